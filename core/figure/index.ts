@@ -1,0 +1,3 @@
+export type { Basis, Figure, RangeCause, Unit, Why } from './figure';
+export { basisText, hasRange } from './figure';
+export { Ledger } from './ledger';

@@ -1,0 +1,222 @@
+/**
+ * What a cup, a spoon and a piece of each ingredient weigh, what it does in a batter, and what it warns of.
+ * Cup masses are for a level US cup (236.6 ml), spoon masses for a level US teaspoon. Basis: typical figures of
+ * published kitchen tables, rounded; each carries the spread of the measure it was filled with.
+ */
+
+export type Role =
+  | 'flour'
+  | 'starch'
+  | 'sugar'
+  | 'fat'
+  | 'egg'
+  | 'liquid'
+  | 'powder'
+  | 'bicarbonate'
+  | 'salt'
+  | 'cocoa'
+  | 'dairy'
+  | 'fruit'
+  | 'nut'
+  | 'flavour'
+  | 'acid'
+  | 'chocolate'
+  | 'other';
+
+/** The EU list of fourteen, as far as this table meets them. */
+export type Allergen = 'gluten' | 'egg' | 'milk' | 'nuts' | 'peanut' | 'soya' | 'sesame' | 'sulphite';
+
+export interface Ingredient {
+  readonly key: string;
+  readonly name: string;
+  readonly names: readonly string[];
+  readonly role: Role;
+  /** g in a level US cup. */
+  readonly cupG?: number;
+  /** g in a level US teaspoon, where a spoon is how it is measured. */
+  readonly tspG?: number;
+  /** g of one piece, without shell, stone or peel. */
+  readonly pieceG?: number;
+  readonly allergens?: readonly Allergen[];
+}
+
+const flour = (key: string, name: string, cupG: number, names: string[], gluten = true): Ingredient => ({
+  key,
+  name,
+  names,
+  role: 'flour',
+  cupG,
+  ...(gluten ? { allergens: ['gluten' as const] } : {}),
+});
+const plain = (role: Role) => (key: string, name: string, cupG: number, names: string[]): Ingredient => ({
+  key,
+  name,
+  names,
+  role,
+  cupG,
+});
+const sugar = plain('sugar');
+const fat = plain('fat');
+const liquid = plain('liquid');
+const fruit = plain('fruit');
+const other = plain('other');
+const starch = plain('starch');
+const dairy = (key: string, name: string, cupG: number, names: string[], role: Role = 'dairy'): Ingredient => ({
+  key,
+  name,
+  names,
+  role,
+  cupG,
+  allergens: ['milk'],
+});
+const nut = (key: string, name: string, cupG: number, names: string[], allergen: Allergen = 'nuts'): Ingredient => ({
+  key,
+  name,
+  names,
+  role: 'nut',
+  cupG,
+  allergens: [allergen],
+});
+const spoon = (role: Role) => (key: string, name: string, tspG: number, names: string[]): Ingredient => ({
+  key,
+  name,
+  names,
+  role,
+  tspG,
+});
+const flavour = spoon('flavour');
+
+export const INGREDIENTS: readonly Ingredient[] = [
+  flour('plain flour', 'plain flour', 125, ['all-purpose flour', 'all purpose flour', 'ap flour', 'wheat flour', 'white flour', 'flour']),
+  flour('cake flour', 'cake flour', 114, ['soft flour', 'pastry flour', 'sponge flour']),
+  flour('self-raising flour', 'self-raising flour', 125, ['self raising flour', 'self-rising flour', 'self rising flour', 'sr flour']),
+  flour('strong flour', 'strong flour', 130, ['bread flour', 'strong white flour']),
+  flour('wholemeal flour', 'wholemeal flour', 120, ['whole wheat flour', 'whole-wheat flour', 'wholewheat flour', 'wholegrain flour']),
+  flour('rye flour', 'rye flour', 105, []),
+  flour('spelt flour', 'spelt flour', 115, []),
+  flour('rice flour', 'rice flour', 158, [], false),
+  flour('oat flour', 'oat flour', 92, []),
+  flour('buckwheat flour', 'buckwheat flour', 120, [], false),
+  starch('cornflour', 'cornflour', 122, ['cornstarch', 'corn starch', 'corn flour']),
+  starch('potato starch', 'potato starch', 160, ['potato flour']),
+  starch('custard powder', 'custard powder', 120, []),
+  { key: 'cocoa', name: 'cocoa', names: ['cocoa powder', 'unsweetened cocoa', 'unsweetened cocoa powder'], role: 'cocoa', cupG: 85 },
+  sugar('granulated sugar', 'granulated sugar', 200, ['white sugar', 'sugar']),
+  sugar('caster sugar', 'caster sugar', 205, ['castor sugar', 'superfine sugar', 'golden caster sugar']),
+  sugar('brown sugar', 'brown sugar', 215, ['light brown sugar', 'dark brown sugar', 'soft brown sugar', 'soft light brown sugar', 'soft dark brown sugar', 'packed brown sugar', 'light muscovado sugar', 'dark muscovado sugar', 'muscovado sugar', 'muscovado']),
+  sugar('demerara sugar', 'demerara sugar', 220, ['raw sugar', 'turbinado sugar']),
+  sugar('icing sugar', 'icing sugar', 118, ['powdered sugar', "confectioners' sugar", 'confectioners sugar', "confectioner's sugar"]),
+  sugar('honey', 'honey', 340, ['runny honey', 'clear honey', 'set honey']),
+  sugar('light syrup', 'light syrup', 328, ['golden syrup', 'corn syrup', 'light corn syrup', 'glucose syrup', 'glucose', 'agave syrup']),
+  sugar('maple syrup', 'maple syrup', 315, []),
+  sugar('treacle', 'treacle', 337, ['black treacle', 'molasses']),
+  { key: 'butter', name: 'butter', names: ['unsalted butter', 'sweet butter', 'melted butter', 'soft butter', 'softened butter', 'brown butter'], role: 'fat', cupG: 227, allergens: ['milk'] },
+  { key: 'salted butter', name: 'salted butter', names: ['slightly salted butter'], role: 'fat', cupG: 227, allergens: ['milk'] },
+  fat('oil', 'oil', 218, ['vegetable oil', 'sunflower oil', 'rapeseed oil', 'canola oil', 'olive oil', 'light olive oil', 'neutral oil', 'groundnut oil', 'cooking oil']),
+  fat('coconut oil', 'coconut oil', 218, []),
+  fat('cocoa butter', 'cocoa butter', 218, []),
+  fat('margarine', 'margarine', 227, ['baking spread', 'vegan block', 'plant butter', 'dairy-free spread', 'dairy free spread', 'baking margarine']),
+  fat('lard', 'lard', 205, ['shortening', 'vegetable shortening', 'white vegetable fat']),
+  dairy('milk', 'milk', 244, ['whole milk', 'semi-skimmed milk', 'semi skimmed milk', 'skimmed milk', 'full-fat milk', 'full fat milk', 'warm milk'], 'liquid'),
+  dairy('buttermilk', 'buttermilk', 245, ['sour milk', 'kefir'], 'liquid'),
+  dairy('cream', 'cream', 238, ['double cream', 'whipping cream', 'heavy cream', 'single cream', 'heavy whipping cream', 'light cream'], 'liquid'),
+  dairy('yoghurt', 'yoghurt', 245, ['yogurt', 'plain yoghurt', 'plain yogurt', 'natural yoghurt', 'natural yogurt', 'greek yoghurt', 'greek yogurt', 'greek-style yoghurt'], 'liquid'),
+  dairy('sour cream', 'sour cream', 240, ['soured cream', 'creme fraiche', 'crème fraîche'], 'liquid'),
+  dairy('soft cheese', 'soft cheese', 232, ['cream cheese', 'full-fat soft cheese', 'mascarpone', 'quark']),
+  dairy('condensed milk', 'condensed milk', 306, ['sweetened condensed milk']),
+  dairy('evaporated milk', 'evaporated milk', 252, [], 'liquid'),
+  dairy('milk powder', 'milk powder', 120, ['dried milk', 'skimmed milk powder', 'powdered milk']),
+  dairy('white chocolate', 'white chocolate', 170, ['white chocolate chips'], 'chocolate'),
+  dairy('milk chocolate', 'milk chocolate', 170, ['milk chocolate chips'], 'chocolate'),
+  { key: 'chocolate', name: 'dark chocolate', names: ['dark chocolate', 'plain chocolate', 'bittersweet chocolate', 'semisweet chocolate', 'chocolate chips', 'dark chocolate chips', 'chocolate chunks', 'chocolate chip', 'chocolate'], role: 'chocolate', cupG: 170 },
+  { key: 'oat drink', name: 'oat drink', names: ['oat milk'], role: 'liquid', cupG: 244, allergens: ['gluten'] },
+  { key: 'soya drink', name: 'soya drink', names: ['soy milk', 'soya milk', 'plant milk'], role: 'liquid', cupG: 244, allergens: ['soya'] },
+  { key: 'almond drink', name: 'almond drink', names: ['almond milk'], role: 'liquid', cupG: 244, allergens: ['nuts'] },
+  { key: 'egg', name: 'egg', names: ['eggs', 'whole egg', 'whole eggs', 'beaten egg', 'hen egg'], role: 'egg', pieceG: 50, cupG: 243, allergens: ['egg'] },
+  { key: 'egg white', name: 'egg white', names: ['egg whites', 'whites'], role: 'egg', pieceG: 33, cupG: 243, allergens: ['egg'] },
+  { key: 'egg yolk', name: 'egg yolk', names: ['egg yolks', 'yolk', 'yolks'], role: 'egg', pieceG: 17, cupG: 243, allergens: ['egg'] },
+  liquid('coconut milk', 'coconut milk', 240, ['coconut drink', 'coconut cream']),
+  liquid('water', 'water', 237, ['boiling water', 'hot water', 'cold water', 'warm water']),
+  liquid('coffee', 'coffee', 237, ['strong coffee', 'brewed coffee', 'espresso', 'black coffee']),
+  liquid('tea', 'tea', 237, ['strong tea', 'black tea']),
+  liquid('apple juice', 'apple juice', 248, []),
+  liquid('orange juice', 'orange juice', 248, ['juice of orange']),
+  { key: 'citrus juice', name: 'lemon juice', names: ['lemon juice', 'lime juice', 'juice of lemon', 'juice of lime', 'citrus juice'], role: 'acid', cupG: 244, pieceG: 45 },
+  { key: 'vinegar', name: 'vinegar', names: ['white vinegar', 'cider vinegar', 'white wine vinegar', 'apple cider vinegar'], role: 'acid', cupG: 239 },
+  liquid('spirit', 'spirit', 225, ['brandy', 'whisky', 'whiskey', 'liqueur', 'rum', 'sloe gin', 'gin']),
+  liquid('wine', 'wine', 236, ['port', 'sherry', 'red wine', 'white wine', 'cider']),
+  spoon('powder')('baking powder', 'baking powder', 4.6, []),
+  spoon('bicarbonate')('bicarbonate', 'bicarbonate of soda', 5, ['bicarbonate of soda', 'bicarb', 'bicarb of soda', 'baking soda', 'sodium bicarbonate']),
+  spoon('acid')('cream of tartar', 'cream of tartar', 3.4, []),
+  spoon('acid')('citric acid', 'citric acid', 4.5, []),
+  spoon('salt')('salt', 'salt', 6, ['fine salt', 'table salt', 'sea salt', 'fine sea salt']),
+  spoon('salt')('flaky salt', 'flaky salt', 3.5, ['kosher salt', 'sea salt flakes', 'salt flakes']),
+  flavour('vanilla extract', 'vanilla extract', 4.2, ['vanilla', 'vanilla essence', 'pure vanilla extract']),
+  flavour('extract', 'extract', 4.2, ['almond extract', 'orange extract', 'lemon extract', 'essence', 'orange flower water', 'orange blossom water']),
+  { key: 'vanilla pod', name: 'vanilla pod', names: ['vanilla bean', 'vanilla pods'], role: 'flavour', pieceG: 3 },
+  flavour('vanilla paste', 'vanilla paste', 5.5, ['vanilla bean paste']),
+  flavour('instant coffee', 'instant coffee', 1.6, ['coffee granules', 'instant espresso', 'espresso powder']),
+  flavour('cinnamon', 'cinnamon', 2.6, ['ground cinnamon']),
+  flavour('ginger', 'ground ginger', 1.8, ['ground ginger', 'ginger powder', 'dried ginger']),
+  flavour('spice', 'ground spice', 2.1, ['mixed spice', 'ground cardamom', 'cardamom', 'nutmeg', 'ground nutmeg', 'ground cloves', 'cloves', 'allspice', 'ground allspice', 'pumpkin spice', 'star anise', 'turmeric', 'cayenne', 'black pepper', 'saffron', 'spice']),
+  flavour('herb', 'chopped herb', 0.9, ['thyme', 'thyme leaves', 'rosemary', 'lavender', 'basil', 'fresh thyme', 'sage', 'lemon balm']),
+  { key: 'zest', name: 'citrus zest', names: ['orange zest', 'lemon zest', 'lime zest', 'zest of orange', 'zest of lemon', 'zest of lime', 'grated zest', 'zest'], role: 'flavour', pieceG: 6, tspG: 2 },
+  flavour('poppy seed', 'poppy seeds', 2.8, ['poppy seeds', 'poppyseed', 'poppyseeds']),
+  { key: 'sesame', name: 'sesame seeds', names: ['sesame seeds', 'sesame seed', 'tahini'], role: 'nut', tspG: 3, cupG: 144, allergens: ['sesame'] },
+  { key: 'gelatine', name: 'gelatine', names: ['gelatin', 'powdered gelatine', 'gelatine powder'], role: 'other', tspG: 3.1 },
+  { key: 'yeast', name: 'dried yeast', names: ['dried yeast', 'dry yeast', 'instant yeast'], role: 'other', tspG: 3.1 },
+  { key: 'colour', name: 'colour paste', names: ['food colour', 'food colouring', 'gel colour', 'colour gel', 'food coloring'], role: 'other', tspG: 5.5 },
+  nut('ground almonds', 'ground almonds', 100, ['almond flour', 'almond meal', 'ground almond']),
+  nut('ground hazelnuts', 'ground hazelnuts', 100, ['hazelnut flour', 'ground hazelnut']),
+  nut('chopped nuts', 'chopped nuts', 118, ['walnuts', 'pecans', 'hazelnuts', 'almonds', 'pistachios', 'flaked almonds', 'chopped walnuts', 'chopped hazelnuts', 'chopped pecans', 'nuts', 'cashews']),
+  nut('peanuts', 'peanuts', 146, ['peanut', 'chopped peanuts'], 'peanut'),
+  nut('peanut butter', 'peanut butter', 258, [], 'peanut'),
+  nut('nut spread', 'nut spread', 295, ['hazelnut spread', 'chocolate spread', 'almond butter', 'cashew butter', 'nut butter']),
+  other('seeds', 'seeds', 140, ['sunflower seeds', 'pumpkin seeds', 'linseed', 'chia seeds', 'mixed seeds']),
+  { key: 'rolled oats', name: 'rolled oats', names: ['oats', 'porridge oats', 'oatmeal', 'oatbran'], role: 'other', cupG: 90, allergens: ['gluten'] },
+  { key: 'biscuit crumb', name: 'biscuit crumb', names: ['biscuit crumbs', 'crushed biscuits', 'biscuits', 'cookie crumbs', 'digestive biscuits'], role: 'other', cupG: 100, allergens: ['gluten'] },
+  other('desiccated coconut', 'desiccated coconut', 85, ['coconut', 'shredded coconut']),
+  other('semolina', 'semolina', 167, ['polenta', 'cornmeal']),
+  other('marshmallow creme', 'marshmallow creme', 100, ['marshmallow fluff', 'marshmallow']),
+  other('sprinkles', 'sprinkles', 190, ['sugar strands']),
+  fruit('jam', 'jam', 320, ['raspberry jam', 'strawberry jam', 'apricot jam', 'marmalade', 'preserve', 'quince jelly', 'apple butter', 'curd']),
+  fruit('raisins', 'raisins', 150, ['sultanas', 'currants', 'dried fruit', 'dried cranberries', 'mixed dried fruit', 'dried apricots', 'dates', 'chopped dates']),
+  { key: 'banana', name: 'banana', names: ['bananas', 'mashed banana', 'ripe banana', 'ripe bananas', 'mashed bananas'], role: 'fruit', cupG: 225, pieceG: 105 },
+  { key: 'apple', name: 'apple', names: ['apples', 'grated apple', 'cooking apple', 'apple sauce', 'applesauce', 'apple puree', 'apple purée'], role: 'fruit', cupG: 200, pieceG: 130 },
+  { key: 'pear', name: 'pear', names: ['pears', 'grated pear', 'chopped pear'], role: 'fruit', cupG: 160, pieceG: 140 },
+  { key: 'carrot', name: 'carrot', names: ['carrots', 'grated carrot', 'grated carrots'], role: 'fruit', cupG: 110, pieceG: 75 },
+  { key: 'courgette', name: 'courgette', names: ['courgettes', 'zucchini', 'grated courgette'], role: 'fruit', cupG: 125, pieceG: 180 },
+  fruit('beetroot', 'beetroot', 225, ['beetroots', 'cooked beetroot', 'beetroot puree', 'beetroot purée', 'beet', 'beets']),
+  fruit('pumpkin purée', 'pumpkin purée', 245, ['pumpkin puree', 'pumpkin', 'squash puree', 'squash purée', 'squash', 'roasted squash', 'sweet potato']),
+  fruit('berries', 'berries', 145, ['blueberries', 'raspberries', 'strawberries', 'blackberries', 'blackcurrants', 'redcurrants', 'gooseberries', 'cherries', 'frozen berries', 'mixed berries']),
+  fruit('rhubarb', 'rhubarb', 122, ['chopped rhubarb']),
+  fruit('plum', 'plum', 165, ['plums', 'chopped plums']),
+  fruit('stem ginger', 'stem ginger', 200, ['crystallised ginger', 'candied ginger', 'preserved ginger', 'candied peel', 'mixed peel']),
+  fruit('fresh ginger', 'fresh ginger', 96, ['grated ginger', 'root ginger']),
+];
+
+/**
+ * Egg sizes without shell, g. Basis: typical; US and EU size classes less 11 % shell. One egg of a class spreads by
+ * some 6 % (half the 10–90 width), a bowl of several by less.
+ */
+export const EGG_SIZE_G: Readonly<Record<'us' | 'metric' | 'australian', Readonly<Record<string, number>>>> = {
+  us: { small: 38, medium: 44, large: 50, 'extra large': 56, jumbo: 63 },
+  metric: { small: 44, medium: 50, large: 57, 'extra large': 65, jumbo: 65 },
+  australian: { small: 40, medium: 45, large: 50, 'extra large': 56, jumbo: 62 },
+};
+
+/** How the way of filling a cup changes its mass, as a factor on the table's cup. Basis: typical, weighed cups. */
+export const FILLING_FACTOR: readonly { readonly key: string; readonly word: RegExp; readonly factor: number }[] = [
+  { key: 'plain flour', word: /spooned/i, factor: 120 / 125 },
+  { key: 'plain flour', word: /dipped|scooped/i, factor: 142 / 125 },
+  { key: 'icing sugar', word: /sifted/i, factor: 102 / 118 },
+];
+
+/** Half the 10–90 width of one piece's mass, as a share. Basis: typical; fruit varies more than eggs. */
+export const PIECE_SPREAD_SHARE = { egg: 0.06, other: 0.2 } as const;
+
+const BY_KEY = new Map(INGREDIENTS.map((ingredient) => [ingredient.key, ingredient]));
+
+export function ingredientOf(key: string): Ingredient | null {
+  return BY_KEY.get(key) ?? null;
+}

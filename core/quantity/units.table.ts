@@ -1,0 +1,128 @@
+/** Units as people write them. Volumes in ml, masses in g. Basis: legal or customary definitions, as noted. */
+
+/** Which cup, spoon and egg a formula means. */
+export type Measures = 'us' | 'metric' | 'australian';
+
+export type UnitKind = 'mass' | 'volume' | 'personal' | 'pack';
+
+export interface UnitDef {
+  readonly key: string;
+  readonly kind: UnitKind;
+  /** g for masses and personal measures, ml for volumes, 0 for packs (a pack needs its size beside it). */
+  readonly size: Readonly<Record<Measures, number>>;
+  readonly names: readonly string[];
+  /** Half the 10–90 width as a share of the amount, from how people fill the measure. */
+  readonly spreadShare: number;
+}
+
+const same = (size: number): Record<Measures, number> => ({ us: size, metric: size, australian: size });
+
+const mass = (key: string, size: number, names: string[]): UnitDef => ({
+  key,
+  kind: 'mass',
+  size: same(size),
+  names,
+  spreadShare: 0.005,
+});
+
+const volume = (key: string, size: Record<Measures, number>, spreadShare: number, names: string[]): UnitDef => ({
+  key,
+  kind: 'volume',
+  size,
+  names,
+  spreadShare,
+});
+
+const personal = (key: string, size: number, spreadShare: number, names: string[]): UnitDef => ({
+  key,
+  kind: 'personal',
+  size: same(size),
+  names,
+  spreadShare,
+});
+
+export const UNITS: readonly UnitDef[] = [
+  mass('kg', 1000, ['kg', 'kgs', 'kilo', 'kilos', 'kilogram', 'kilograms', 'kilogramme', 'kilogrammes']),
+  mass('g', 1, ['g', 'gr', 'gm', 'gms', 'gram', 'grams', 'gramme', 'grammes']),
+  mass('mg', 0.001, ['mg', 'milligram', 'milligrams']),
+  mass('oz', 28.35, ['oz', 'ozs', 'ounce', 'ounces']),
+  mass('lb', 453.6, ['lb', 'lbs', 'pound', 'pounds']),
+  // A North American stick of butter is a quarter of a pound.
+  mass('stick', 113.4, ['stick', 'sticks']),
+  // 236.6 ml is half a US pint; metric kitchens use 250 ml.
+  volume('cup', { us: 236.6, metric: 250, australian: 250 }, 0.08, ['cup', 'cups', 'c']),
+  volume('tbsp', { us: 14.8, metric: 15, australian: 20 }, 0.08, [
+    'tbsp',
+    'tbsps',
+    'tbs',
+    'tbl',
+    'tablespoon',
+    'tablespoons',
+    'tablespoonful',
+    'tablespoonfuls',
+  ]),
+  volume('dsp', same(10), 0.1, ['dsp', 'dessertspoon', 'dessertspoons', 'dessertspoonful']),
+  volume('tsp', { us: 4.93, metric: 5, australian: 5 }, 0.1, [
+    'tsp',
+    'tsps',
+    'teaspoon',
+    'teaspoons',
+    'teaspoonful',
+    'teaspoonfuls',
+  ]),
+  volume('fl oz', same(29.57), 0.03, ['fl oz', 'fl. oz', 'fluid ounce', 'fluid ounces']),
+  volume('pint', { us: 473.2, metric: 568, australian: 570 }, 0.03, ['pint', 'pints', 'pt']),
+  volume('quart', same(946), 0.03, ['quart', 'quarts', 'qt']),
+  volume('l', same(1000), 0.02, ['l', 'litre', 'litres', 'liter', 'liters']),
+  volume('dl', same(100), 0.04, ['dl', 'decilitre', 'decilitres', 'deciliter', 'deciliters']),
+  volume('cl', same(10), 0.04, ['cl', 'centilitre', 'centilitres', 'centiliter', 'centiliters']),
+  volume('ml', same(1), 0.03, ['ml', 'millilitre', 'millilitres', 'milliliter', 'milliliters', 'cc']),
+  volume('drop', same(0.05), 0.3, ['drop', 'drops']),
+  personal('pinch', 0.3, 0.5, ['pinch', 'pinches']),
+  personal('dash', 0.6, 0.5, ['dash', 'dashes']),
+  personal('knob', 15, 0.4, ['knob', 'knobs']),
+  personal('handful', 35, 0.4, ['handful', 'handfuls']),
+  personal('dollop', 60, 0.4, ['dollop', 'dollops']),
+  personal('sprig', 0.8, 0.4, ['sprig', 'sprigs']),
+  ...['tin', 'can', 'jar', 'packet', 'pack', 'sachet', 'tub', 'pot', 'bag', 'box', 'carton', 'bar', 'block'].map(
+    (key): UnitDef => ({
+      key,
+      kind: 'pack',
+      size: same(0),
+      names: [key, key === 'box' ? 'boxes' : `${key}s`],
+      spreadShare: 0.01,
+    }),
+  ),
+];
+
+/** How a word before the unit changes it. */
+export const MODIFIERS: Readonly<Record<string, number>> = {
+  scant: 0.93,
+  heaped: 1.25,
+  heaping: 1.25,
+  rounded: 1.15,
+  generous: 1.08,
+  level: 1,
+  about: 1,
+  approx: 1,
+  'approx.': 1,
+  approximately: 1,
+  around: 1,
+  roughly: 1,
+  circa: 1,
+  small: 1,
+};
+
+const BY_NAME = new Map(UNITS.flatMap((unit) => unit.names.map((name) => [name, unit] as const)));
+
+/** The unit of that name, or null. Case does not matter, but for `T` and `t`, which cooks use for the two spoons. */
+export function findUnit(word: string): UnitDef | null {
+  if (word === 'T') return BY_NAME.get('tbsp') ?? null;
+  if (word === 't') return BY_NAME.get('tsp') ?? null;
+  return BY_NAME.get(word.toLowerCase().replace(/\.$/, '')) ?? null;
+}
+
+/** US measuring cup in ml: the cup that the ingredient table's masses are given for. */
+export const TABLE_CUP_ML = 236.6;
+/** US teaspoon in ml: the spoon that the ingredient table's spoon masses are given for. */
+export const TABLE_TSP_ML = 4.93;

@@ -1,0 +1,87 @@
+const { defineConfig } = require('eslint/config');
+const expo = require('eslint-config-expo/flat');
+const prettier = require('eslint-config-prettier');
+const boundaries = require('eslint-plugin-boundaries');
+const tseslint = require('typescript-eslint');
+
+const element = (type) => ({ type, pattern: type, mode: 'folder' });
+const allow = (from, ...to) => ({
+  from: { element: { type: from } },
+  allow: { to: { element: { types: { anyOf: to } } } },
+});
+
+module.exports = defineConfig([
+  { ignores: ['dist/**', 'node_modules/**', '.expo/**', 'coverage/**', 'public/**', 'expo-env.d.ts'] },
+  expo,
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [tseslint.configs.recommendedTypeChecked],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: __dirname } },
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      'react/no-unescaped-entities': 'off',
+    },
+  },
+  {
+    files: ['tools/jest-setup.ts', '**/*.test.{ts,tsx}', 'e2e/**'],
+    languageOptions: { globals: { jest: 'readonly' } },
+  },
+  {
+    // The arrows of the house: each layer sees only what stands below it.
+    files: ['{app,screens,ui,state,core,server,demo,tools,e2e}/**/*.{ts,tsx}'],
+    plugins: { boundaries },
+    settings: {
+      'boundaries/elements': ['app', 'screens', 'ui', 'state', 'workers', 'core', 'server', 'demo', 'tools', 'e2e'].map(
+        element,
+      ),
+      'import/resolver': { typescript: { alwaysTryTypes: true } },
+    },
+    rules: {
+      'boundaries/dependencies': [
+        'error',
+        {
+          default: 'disallow',
+          message: '{{from.element.types}} may not import {{to.element.types}}: dependencies point down only',
+          policies: [
+            { from: { element: { type: '*' } }, allow: { to: { module: { origin: ['external', 'core'] } } } },
+            allow('app', 'app', 'screens', 'ui', 'state', 'core'),
+            allow('screens', 'screens', 'ui', 'state', 'core'),
+            allow('ui', 'ui', 'state', 'core'),
+            allow('state', 'state', 'workers', 'core', 'demo'),
+            allow('workers', 'core'),
+            allow('core', 'core'),
+            allow('demo', 'core'),
+            allow('server', 'server', 'core'),
+            allow('tools', 'tools', 'core', 'demo', 'server'),
+            allow('e2e', 'e2e', 'core', 'demo'),
+          ],
+        },
+      ],
+    },
+  },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['core/**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: ['react*', 'expo*', 'zustand*', 'node:*', 'fs', 'path', '@react*', 'date-fns*'] },
+      ],
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'setTimeout', 'setInterval'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'Time comes in as a value.' },
+        { object: 'Math', property: 'random', message: 'Randomness is seeded and comes in as a value.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time comes in as a value.' },
+      ],
+    },
+  },
+  prettier,
+]);

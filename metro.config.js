@@ -1,0 +1,16 @@
+const { getDefaultConfig } = require('expo/metro-config');
+
+const config = getDefaultConfig(__dirname);
+config.maxWorkers = 2;
+
+// Left out of the bundle: zod's translations, and the animation engine that expo-router pulls in and nothing here uses.
+const LEFT_OUT = [/^react-native-reanimated$/, /^react-native-worklets$/];
+config.resolver.resolveRequest = (context, name, platform) => {
+  if (LEFT_OUT.some((pattern) => pattern.test(name))) return { type: 'empty' };
+  if (name.endsWith('/locales/index.js') && /[\\/]zod[\\/]/.test(context.originModulePath)) return { type: 'empty' };
+  // Icons are our own SVG paths; the icon font would add 1.3 MB that nothing draws.
+  if (/vector-icons/.test(name)) return { type: 'empty' };
+  return context.resolveRequest(context, name, platform);
+};
+
+module.exports = config;
