@@ -1,9 +1,10 @@
 /**
  * The one small type that every computed value travels in: the value, its likely range and how it came about.
- * A range runs from the 10th to the 90th percentile. Units are those of the core: g, ml, mm, °C, s.
+ * A range runs from the 10th to the 90th percentile. Units are those of the core: g, ml, mm, °C, s; K for a
+ * difference between two temperatures.
  */
 
-export type Unit = 'g' | 'ml' | 'mm' | '°C' | 's' | 'g/ml' | 'share' | 'times' | 'pieces' | 'loads' | 'eggs';
+export type Unit = 'g' | 'ml' | 'mm' | '°C' | 'K' | 's' | 'g/ml' | 'share' | 'times' | 'pieces' | 'loads' | 'eggs';
 
 /** Where a starting value comes from. `measured here` replaces the others as soon as someone weighs or times it. */
 export type Basis = 'typical' | 'geometry' | 'physics' | 'stated' | 'counted' | 'measured here';

@@ -36,6 +36,11 @@ export interface DeriveSpec {
   readonly sum: string;
   /** Whole things: the value is rounded, its range is rounded likewise, and what follows takes the count as decided. */
   readonly whole?: 'floor' | 'ceil';
+  /**
+   * A figure that a person acts on as a plain number ("weigh 54 g into each well"): the value is rounded so, and what
+   * follows takes it as decided, without the range of the estimate that it was chosen by.
+   */
+  readonly decide?: (value: number) => number;
   /** Bounds of a weighed value that may be pinned in its place; left out where it cannot be pinned. */
   readonly pin?: { readonly min: number; readonly max: number };
 }
@@ -92,13 +97,17 @@ export class Ledger {
     const down = spanOf(shifts, 'down');
     const up = spanOf(shifts, 'up');
     const round = spec.whole === 'floor' ? floorNear : spec.whole === 'ceil' ? ceilNear : identity;
-    const computed = { value: round(raw), low: round(raw - down), high: round(raw + up) };
+    const decided = spec.decide?.(raw);
+    const computed =
+      decided === undefined
+        ? { value: round(raw), low: round(raw - down), high: round(raw + up) }
+        : { value: decided, low: decided, high: decided };
     const pinned = spec.pin ? this.given(spec.id) : undefined;
     const why: Why = {
       sentence: spec.sentence,
       sum: spec.sum,
       inputs: spec.from,
-      causes: causesOf(shifts),
+      causes: spec.decide ? [] : causesOf(shifts),
     };
     const bases = [...new Set(cells.flatMap((cell) => cell.figure.bases))];
     const common = { id: spec.id, label: spec.label, unit: spec.unit, replace: spec.pin ?? null };
@@ -119,7 +128,7 @@ export class Ledger {
     }
     return this.put(
       { ...common, ...computed, bases, kind: 'derived', expected: null, why },
-      spec.whole ? STILL : shifts,
+      spec.whole || spec.decide ? STILL : shifts,
     );
   }
 

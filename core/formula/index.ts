@@ -1,0 +1,2 @@
+export { guessMeasures, massOf, readFormula } from './read';
+export type { ReadFormula } from './read';

@@ -1,0 +1,113 @@
+import { bisect } from '../numeric/bisect';
+import { diameterAtMm, heightForVolumeMm, wellVolumeMl, type Well } from './well';
+
+/** A point of the cross-section: `x` from the axis outwards, `y` upwards from the base of the well, both in mm. */
+export interface CutPoint {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Right half of a cupcake's cross-section, to scale, in mm. */
+export interface CupcakeCut {
+  readonly well: Well;
+  /** Outline of the well from the axis along the base and up to the rim. */
+  readonly wall: readonly CutPoint[];
+  /** Height of the batter before baking, above the base. */
+  readonly batterMm: number;
+  /** How far below the rim the batter stands; negative where it stands above. */
+  readonly belowRimMm: number;
+  /** Outline of the baked cake from the axis at its top outwards and down to the base. */
+  readonly cake: readonly CutPoint[];
+  /** Highest point of the baked cake above the rim, mm; negative where it stays below. */
+  readonly aboveRimMm: number;
+  /** Cake that stands wider than the well, mm to each side; 0 where it stays within. */
+  readonly overhangMm: number;
+}
+
+/**
+ * A cake that has outgrown its well stands on it as a spherical cap. Height of a cap of that volume on that base:
+ * V = π·h·(3a² + h²)/6, solved by Newton's method. Volume in ml, radius and result in mm.
+ */
+export function capHeightMm(volumeMl: number, radiusMm: number): number {
+  if (volumeMl <= 0) return 0;
+  const volume = volumeMl * 1000;
+  let height = (2 * volume) / (Math.PI * radiusMm * radiusMm);
+  for (let i = 0; i < 60; i += 1) {
+    const value = (Math.PI * height * (3 * radiusMm * radiusMm + height * height)) / 6 - volume;
+    const slope = (Math.PI * (radiusMm * radiusMm + height * height)) / 2;
+    const next = height - value / slope;
+    if (Math.abs(next - height) < 1e-9) return next;
+    height = next;
+  }
+  return height;
+}
+
+/** A dome keeps its hold up to about this height, as a share of its base radius; past it the batter runs over. */
+const STEEPEST_DOME = 0.62;
+/** Even a cake that ends below its rim sets a little higher at the centre, as a share of its radius. */
+const GENTLE_CROWN = 0.1;
+
+/**
+ * Cross-section of a cupcake from its volumes, to scale.
+ * @param batterMl volume of batter in the well
+ * @param cakeMl volume of the baked cake
+ */
+export function cupcakeCut(well: Well, batterMl: number, cakeMl: number): CupcakeCut {
+  const batterMm = heightForVolumeMm(well, batterMl);
+  const rim = well.topMm / 2;
+  const sideMm = sideHeightMm(well, cakeMl);
+  const domeMl = cakeMl - wellVolumeMl(diameterAtMm(well, sideMm), well.baseMm, sideMm);
+  const freeDome = capHeightMm(domeMl, diameterAtMm(well, sideMm) / 2);
+  const steepest = STEEPEST_DOME * rim;
+  const overhangMm = freeDome > steepest ? widenFor(domeMl, rim, steepest) - rim : 0;
+  const edge = diameterAtMm(well, sideMm) / 2 + overhangMm;
+  const height = Math.min(freeDome, steepest);
+  const dome = arc(edge, height, sideMm);
+  const ledge = overhangMm > 0 ? [{ x: rim, y: well.depthMm }] : [];
+  return {
+    well,
+    wall: [
+      { x: 0, y: 0 },
+      { x: well.baseMm / 2, y: 0 },
+      { x: rim, y: well.depthMm },
+    ],
+    batterMm,
+    belowRimMm: well.depthMm - batterMm,
+    cake: [...dome, ...ledge, { x: well.baseMm / 2, y: 0 }, { x: 0, y: 0 }],
+    aboveRimMm: sideMm + height - well.depthMm,
+    overhangMm,
+  };
+}
+
+/**
+ * Where the cake leaves the wall, above the base, mm: the height at which the well below it and a gentle crown on top
+ * hold the cake; the rim for a cake that is larger.
+ */
+function sideHeightMm(well: Well, cakeMl: number): number {
+  const holds = (side: number) => {
+    const radius = diameterAtMm(well, side) / 2;
+    const crown = GENTLE_CROWN * radius;
+    const crownMl = ((Math.PI * crown * (3 * radius * radius + crown * crown)) / 6) * 1e-3;
+    return wellVolumeMl(2 * radius, well.baseMm, side) + crownMl;
+  };
+  if (holds(well.depthMm) <= cakeMl) return well.depthMm;
+  return bisect(holds, cakeMl, 0, well.depthMm);
+}
+
+/** Radius of the base that a cap of that volume needs when it stands no higher than `heightMm`. */
+function widenFor(volumeMl: number, fromMm: number, heightMm: number): number {
+  const squared = ((6 * volumeMl * 1000) / (Math.PI * heightMm) - heightMm * heightMm) / 3;
+  return Math.max(fromMm, Math.sqrt(squared));
+}
+
+/** A spherical cap's outline from the axis to the edge, in 16 steps. */
+function arc(edgeMm: number, heightMm: number, baseMm: number): CutPoint[] {
+  if (heightMm <= 0) return [{ x: 0, y: baseMm }, { x: edgeMm, y: baseMm }];
+  const radius = (edgeMm * edgeMm + heightMm * heightMm) / (2 * heightMm);
+  const points: CutPoint[] = [];
+  for (let i = 0; i <= 16; i += 1) {
+    const x = (edgeMm * i) / 16;
+    points.push({ x, y: baseMm + heightMm - radius + Math.sqrt(Math.max(radius * radius - x * x, 0)) });
+  }
+  return points;
+}

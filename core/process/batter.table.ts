@@ -1,0 +1,110 @@
+import type { Basis } from '../figure';
+import type { Method } from '../exchange/documents';
+
+/** A starting value with its spread: half the width from the 10th to the 90th percentile. */
+export interface Start {
+  readonly value: number;
+  readonly spread: number;
+  readonly basis: Basis;
+}
+
+const typical = (value: number, spread: number): Start => ({ value, spread, basis: 'typical' });
+
+export interface MethodDef {
+  readonly name: string;
+  /** One sentence that says what the method is, where it is chosen. */
+  readonly meaning: string;
+  /** g/ml as it goes into the well. */
+  readonly batterDensity: Start;
+  /** g/ml of the baked cake, crust and all. */
+  readonly cakeDensity: Start;
+  /** °C at the centre when it is done. */
+  readonly doneC: Start;
+  /** Minutes that mixed batter may wait before it loses lift. */
+  readonly waitMin: number;
+  /** Minutes of mixing for a bowl of usual size. */
+  readonly mixMin: number;
+  /** Minutes that butter stands out before it creams; 0 where the fat is melted or there is none. */
+  readonly butterOutMin: number;
+}
+
+/** Batters by mixing method. Basis: typical of weighed cups of batter and of baked cakes; a kitchen can measure its own. */
+export const METHODS: Readonly<Record<Method, MethodDef>> = {
+  creamed: {
+    name: 'creamed',
+    meaning: 'Butter and sugar are beaten pale first, so the batter starts full of air.',
+    batterDensity: typical(0.9, 0.05),
+    cakeDensity: typical(0.43, 0.03),
+    doneC: typical(97, 1),
+    waitMin: 40,
+    mixMin: 15,
+    butterOutMin: 60,
+  },
+  melted: {
+    name: 'melted fat',
+    meaning: 'Oil or melted butter is stirred in: a heavier batter that rises more, and a moist crumb.',
+    batterDensity: typical(1.0, 0.05),
+    cakeDensity: typical(0.41, 0.03),
+    doneC: typical(97, 1),
+    waitMin: 40,
+    mixMin: 8,
+    butterOutMin: 0,
+  },
+  whisked: {
+    name: 'whisked sponge',
+    meaning: 'Eggs and sugar are whisked to a foam that carries the flour. It waits for nobody.',
+    batterDensity: typical(0.48, 0.06),
+    cakeDensity: typical(0.26, 0.025),
+    doneC: typical(95, 1),
+    waitMin: 0,
+    mixMin: 15,
+    butterOutMin: 0,
+  },
+  folded: {
+    name: 'folded whites',
+    meaning: 'Beaten whites are folded in at the end: light, and best baked at once.',
+    batterDensity: typical(0.65, 0.07),
+    cakeDensity: typical(0.32, 0.03),
+    doneC: typical(95, 1),
+    waitMin: 5,
+    mixMin: 18,
+    butterOutMin: 0,
+  },
+};
+
+/** Batter that bicarbonate lifts alone works at once and soon tires, min. Basis: typical. */
+export const BICARBONATE_WAIT_MIN = 15;
+
+/** Share of the batter that stays on bowl and spoon: 2 % scraped well, 5 % not. */
+export const BOWL_LOSS: Start = typical(0.03, 0.012);
+
+/** Bake loss as a share of batter mass, by the well's volume to the brim, ml. Small pieces dry more. */
+export const BAKE_LOSS: readonly { readonly belowMl: number; readonly name: string; readonly loss: Start }[] = [
+  { belowMl: 45, name: 'mini', loss: typical(0.13, 0.025) },
+  { belowMl: 170, name: 'cupcake', loss: typical(0.1, 0.02) },
+  { belowMl: Infinity, name: 'large', loss: typical(0.09, 0.02) },
+];
+
+/** How full the well is after baking, as a share of its volume to the brim. */
+export const FINISHES = {
+  flat: { name: 'flat', share: 0.95, meaning: 'Level, just under the rim: room for frosting.' },
+  gentle: { name: 'gently domed', share: 1.08, meaning: 'A low dome just over the rim: eats well plain or frosted.' },
+  high: { name: 'high-domed', share: 1.2, meaning: 'A high dome: a muffin look; frosting slides off it.' },
+} as const;
+
+/** Below this share a cake looks sunk in its cup, above the other it runs over. Basis: typical. */
+export const SUNK_SHARE = 0.8;
+export const OVERFLOW_SHARE = 1.3;
+
+/** Rules of thumb people fill by. */
+export const FILL_RULES = [
+  { name: 'half full', share: 0.5 },
+  { name: 'two thirds', share: 2 / 3 },
+  { name: 'three quarters', share: 0.75 },
+] as const;
+
+/** How far a tin's stated measures may be off, mm. Basis: geometry; a ruler across rounded corners. */
+export const TIN_RULER_MM = 0.8;
+
+/** °C in a kitchen, with its spread. Basis: typical. */
+export const ROOM: Start = typical(21, 2);

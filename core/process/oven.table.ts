@@ -1,0 +1,43 @@
+import type { Start } from './batter.table';
+
+/** How the tin changes baking time, as a factor. Basis: typical. */
+export const TIN_FACTOR = { 'light metal': 1, 'dark metal': 0.95, silicone: 1.1 } as const;
+
+/** A fan moves as much heat as a still oven this much hotter, °C. Basis: typical; the usual kitchen rule. */
+export const FAN_C = 20;
+
+/** What an oven's air may be off its setting, °C: where nobody has measured it, and where somebody has. */
+export const OVEN_OFFSET: Readonly<Record<'unmeasured' | 'measured', Start>> = {
+  unmeasured: { value: 0, spread: 8, basis: 'typical' },
+  measured: { value: 0, spread: 3, basis: 'measured here' },
+};
+
+/** What the fitted form and one kitchen's batters leave open, as a factor. Basis: residuals of the fit and typical. */
+export const BAKE_MODEL: Start = { value: 1, spread: 0.08, basis: 'typical' };
+
+/** A second rack in the oven slows a load. Factor. Basis: typical. */
+export const SECOND_RACK_FACTOR = 1.06;
+
+/** Look first at this share of the expected time, or at the start of the range if that is earlier. */
+export const FIRST_LOOK_SHARE = 0.85;
+/** Then look again every so often, s. */
+export const LOOK_EVERY_S = 120;
+
+/** Between two loads: out, in, door shut, oven back up, s. Basis: typical. */
+export const TURNAROUND: Start = { value: 240, spread: 60, basis: 'typical' };
+
+/** Cooling at rest in air: time constant of a piece of the reference mass, s, scaled by mass^(2/3). Basis: typical. */
+export const COOLING = {
+  referenceG: 48,
+  constant: { value: 960, spread: 190, basis: 'typical' } satisfies Start,
+  fromC: 95,
+  /** Cool enough for buttercream, °C. */
+  frostC: 25,
+} as const;
+
+/** Hands-on time. Basis: typical; the log replaces it. */
+export const HANDS = {
+  weighOutMin: 12,
+  fillWellS: 10,
+  ovenWarmsMin: 20,
+} as const;

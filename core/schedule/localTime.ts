@@ -1,0 +1,14 @@
+/**
+ * Local times without a zone, as minutes since the epoch, so that the core can reckon with them without a clock.
+ * Summer time is left out on purpose: a day's plan is reckoned in the hours that the kitchen clock shows.
+ */
+export function minutesOf(local: string): number {
+  const time = Date.parse(`${local}:00Z`);
+  if (!Number.isFinite(time)) throw new Error(`invariant: "${local}" is no local time`);
+  return time / 60_000;
+}
+
+/** Minutes since the epoch as a local time, to the minute below. */
+export function localOf(minutes: number): string {
+  return new Date(Math.floor(minutes + 1e-6) * 60_000).toISOString().slice(0, 16);
+}

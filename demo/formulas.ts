@@ -1,0 +1,62 @@
+import type { FormulaDoc } from '../core/exchange/documents';
+
+/** Two batters of the demo kitchen: one creamed and written in cups, one with oil and written in grams. */
+export const DEMO_FORMULAS: readonly FormulaDoc[] = [
+  {
+    kind: 'formula',
+    version: 1,
+    id: 'formula-honey-thyme',
+    name: 'Honey and thyme',
+    measures: 'us',
+    method: 'creamed',
+    ovenC: 175,
+    takenFor: {},
+    text: [
+      '1 1/2 cups (190 g) plain flour',
+      '1½ tsp baking powder',
+      'a pinch of salt',
+      '1 stick butter, soft',
+      '100 g caster sugar',
+      '3 tbsp honey',
+      '2 large eggs',
+      '1 dl milk',
+      '2 tsp thyme leaves, chopped',
+      'zest of 1 orange',
+    ].join('\n'),
+    steps: [
+      'Beat butter, sugar and honey until pale.',
+      'Beat in the eggs one at a time.',
+      'Fold in flour, powder and salt in three parts, the milk between them.',
+      'Stir in thyme and zest.',
+    ].join('\n'),
+  },
+  {
+    kind: 'formula',
+    version: 1,
+    id: 'formula-beetroot-ginger',
+    name: 'Beetroot and ginger',
+    measures: 'metric',
+    method: 'melted',
+    ovenC: 175,
+    takenFor: {},
+    text: [
+      '220 g plain flour',
+      '2 tsp baking powder',
+      '½ tsp bicarbonate of soda',
+      '2 tsp ground ginger',
+      '¼ tsp fine salt',
+      '190 g light brown sugar',
+      '1,5 dl sunflower oil',
+      '3 medium eggs',
+      '240 g cooked beetroot, puréed',
+      '1 tbsp lemon juice',
+      '40 g stem ginger, chopped small',
+    ].join('\n'),
+    steps: [
+      'Whisk sugar, eggs and oil until smooth.',
+      'Stir in beetroot and lemon juice.',
+      'Fold in the dry things until no flour shows, and no longer.',
+      'Fold in the stem ginger.',
+    ].join('\n'),
+  },
+];

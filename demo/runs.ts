@@ -1,0 +1,57 @@
+import type { CupcakeLine, RunDoc } from '../core/exchange/documents';
+import { localOf, minutesOf } from '../core/schedule/localTime';
+
+const line = (over: Partial<CupcakeLine>): CupcakeLine => ({
+  id: 'line-1',
+  family: 'cupcake',
+  formulaId: 'formula-honey-thyme',
+  count: 36,
+  tinId: 'tin-standard',
+  ovenId: 'oven-main',
+  ovenC: null,
+  fill: { by: 'finish', finish: 'gentle' },
+  eggs: 'follow',
+  maxLoads: null,
+  stated: {},
+  ticks: [],
+  ...over,
+});
+
+/** The next Saturday after a local time, at four in the afternoon. */
+export function nextSaturdayAtFour(now: string): string {
+  const minutes = minutesOf(now);
+  const day = new Date(minutes * 60_000).getUTCDay();
+  const ahead = (6 - day + 7) % 7 || 7;
+  return `${localOf(minutes + ahead * 1440).slice(0, 10)}T16:00`;
+}
+
+/** The demo's runs: lantern evening on the Saturday to come, and the tea table the day before it. */
+export function demoRuns(now: string): RunDoc[] {
+  const saturday = nextSaturdayAtFour(now);
+  const friday = `${localOf(minutesOf(saturday) - 1440).slice(0, 10)}T14:30`;
+  const createdAt = minutesOf(now) * 60_000;
+  return [
+    {
+      kind: 'run',
+      version: 1,
+      id: 'run-lantern-evening',
+      name: 'Lantern evening',
+      createdAt,
+      readyAt: saturday,
+      lines: [line({})],
+      clocks: [],
+      closed: null,
+    },
+    {
+      kind: 'run',
+      version: 1,
+      id: 'run-lantern-makers-tea',
+      name: 'Lantern makers’ tea',
+      createdAt: createdAt - 1,
+      readyAt: friday,
+      lines: [line({ formulaId: 'formula-beetroot-ginger', count: 20, fill: { by: 'finish', finish: 'flat' }, ovenId: 'oven-fan' })],
+      clocks: [],
+      closed: null,
+    },
+  ];
+}

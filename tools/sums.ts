@@ -1,0 +1,100 @@
+/**
+ * Headless entry to the core: reads a run file and prints every figure as JSON, or with `--why FIGURE` how one came
+ * about. Bad input: one line to standard error that names field, fault and mend, and exit code 2.
+ */
+import { readFileSync } from 'node:fs';
+import { readRunFile } from '../core/exchange/read';
+import { basisText, type Figure } from '../core/figure';
+import { planRun, type LinePlan } from '../core/plan';
+import { whyText } from '../core/plan/whyText';
+
+function fail(field: string, fault: string, mend: string): never {
+  process.stderr.write(`${field}: ${fault} ${mend}\n`);
+  process.exit(2);
+}
+
+function readArguments(): { path: string; why: string | null } {
+  const args = process.argv.slice(2);
+  const at = args.indexOf('--why');
+  const why = at >= 0 ? (args[at + 1] ?? null) : null;
+  if (at >= 0 && why === null) fail('--why', 'No figure is named.', 'Write its id, such as portion.mass.');
+  const paths = args.filter((arg, i) => !arg.startsWith('--') && (at < 0 || i !== at + 1));
+  const unknown = args.find((arg) => arg.startsWith('--') && arg !== '--why');
+  if (unknown) fail(unknown, 'There is no such option.', 'Use: sums run.json [--why FIGURE].');
+  if (paths.length !== 1) fail('arguments', 'Name one run file.', 'Use: sums run.json [--why FIGURE].');
+  return { path: paths[0] ?? '', why };
+}
+
+function readJson(path: string): unknown {
+  let text: string;
+  try {
+    text = readFileSync(path, 'utf8');
+  } catch {
+    return fail(path, 'The file cannot be read.', 'Check its name and folder.');
+  }
+  try {
+    return JSON.parse(text) as unknown;
+  } catch (error) {
+    const reason = error instanceof Error ? error.message.split('\n')[0] : '';
+    return fail(path, `This is not JSON: ${reason}.`, 'Export the run again, or mend the text.');
+  }
+}
+
+const printed = (figure: Figure) => ({
+  value: figure.value,
+  low: figure.low,
+  high: figure.high,
+  unit: figure.unit,
+  basis: basisText(figure),
+});
+
+function printWhy(lines: readonly LinePlan[], name: string): void {
+  const [lineId, id] = name.includes('/') ? (name.split('/', 2) as [string, string]) : [null, name];
+  for (const plan of lines) {
+    if (lineId !== null && plan.line.id !== lineId) continue;
+    const figure = plan.figures.find((item) => item.id === id);
+    if (!figure) continue;
+    const explanation = { line: plan.line.id, figure: id, ...printed(figure), ...whyText(plan, figure) };
+    process.stdout.write(`${JSON.stringify(explanation, null, 2)}\n`);
+    return;
+  }
+  const known = [...new Set(lines.flatMap((plan) => plan.figures.map((figure) => figure.id)))];
+  const near = known.filter((item) => item.startsWith(id.split('.')[0] ?? '')).slice(0, 6);
+  fail('--why', `There is no figure "${name}" in this run.`, `Use one of: ${(near.length ? near : known.slice(0, 6)).join(', ')}.`);
+}
+
+function main(): void {
+  const { path, why } = readArguments();
+  const read = readRunFile(readJson(path));
+  if (!read.ok) {
+    const [first] = read.faults;
+    fail(first?.field ?? path, first?.fault ?? 'It does not fit the schema.', first?.mend ?? '');
+  }
+  const lines = planRun(read.value);
+  const planned: LinePlan[] = [];
+  lines.forEach((line, i) => {
+    if (line.planned) planned.push(line);
+    else fail(`run.lines[${i}].${line.fault.field}Id`, line.fault.fault, line.fault.mend);
+  });
+  if (why !== null) return printWhy(planned, why);
+  const out = {
+    run: read.value.run.id,
+    readyAt: read.value.run.readyAt,
+    lines: planned.map((plan) => ({
+      line: plan.line.id,
+      family: plan.line.family,
+      formula: plan.formula.name,
+      finish: plan.finish.name,
+      limits: plan.limits,
+      loads: plan.loads.sizes,
+      remainder: plan.remainder,
+      startBy: plan.startBy,
+      day: plan.day.map(({ label, startAt, endAt }) => ({ label, startAt, endAt })),
+      warnings: plan.warnings,
+      figures: Object.fromEntries(plan.figures.map((figure) => [figure.id, printed(figure)])),
+    })),
+  };
+  process.stdout.write(`${JSON.stringify(out, null, 2)}\n`);
+}
+
+main();
