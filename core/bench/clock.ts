@@ -1,0 +1,71 @@
+import type { ClockDoc, LookResult } from '../exchange/documents';
+import { LOOK_EVERY_S } from '../process/oven.table';
+
+/** The times of a load, in seconds from when it goes in. */
+export interface LoadTimes {
+  readonly firstLookS: number;
+  readonly expectedS: number;
+  readonly latestS: number;
+}
+
+/** Starts the clock of a load. `now` in ms since the epoch. The times are fixed from here on, whatever the plan does. */
+export function startClock(
+  id: string,
+  lineId: string,
+  load: number,
+  pieces: number,
+  times: LoadTimes,
+  now: number,
+): ClockDoc {
+  return { id, lineId, load, pieces, startedAt: now, ...times, looks: [], endedAt: null };
+}
+
+/** After "nearly" the next look comes sooner, s. */
+const LOOK_SOON_S = 60;
+
+export type ClockPhase =
+  | { readonly phase: 'baking'; readonly untilLookS: number; readonly nextLookAt: number }
+  | { readonly phase: 'look'; readonly sinceS: number; readonly nextLookAt: number; readonly late: boolean }
+  | { readonly phase: 'ended'; readonly tookS: number; readonly result: LookResult };
+
+/** When to look next, ms since the epoch: the first look, or some time after the last one. */
+export function nextLookAt(clock: ClockDoc): number {
+  const last = clock.looks.at(-1);
+  if (!last) return clock.startedAt + clock.firstLookS * 1000;
+  return last.at + (last.result === 'nearly' ? LOOK_SOON_S : LOOK_EVERY_S) * 1000;
+}
+
+/** Where a clock stands at a moment. Depends on nothing but the document and the time, so it survives a reload. */
+export function clockPhase(clock: ClockDoc, now: number): ClockPhase {
+  if (clock.endedAt !== null) {
+    return {
+      phase: 'ended',
+      tookS: (clock.endedAt - clock.startedAt) / 1000,
+      result: clock.looks.at(-1)?.result ?? 'done',
+    };
+  }
+  const next = nextLookAt(clock);
+  const late = now - clock.startedAt > clock.latestS * 1000;
+  if (now >= next) return { phase: 'look', sinceS: (now - next) / 1000, nextLookAt: next, late };
+  return { phase: 'baking', untilLookS: (next - now) / 1000, nextLookAt: next };
+}
+
+/** Keeps the result of a look. "Done" and "over" end the load; the others set the next look. */
+export function recordLook(clock: ClockDoc, result: LookResult, now: number): ClockDoc {
+  const ends = result === 'done' || result === 'over';
+  return { ...clock, looks: [...clock.looks, { at: now, result }], endedAt: ends ? now : null };
+}
+
+/** What a finished load took against what was expected, as a factor; null while it bakes. */
+export function observedFactor(clock: ClockDoc): number | null {
+  return clock.endedAt === null ? null : (clock.endedAt - clock.startedAt) / 1000 / clock.expectedS;
+}
+
+/** What to look for, in the order in which a baker looks. Colour misleads on dark batters. */
+export function doneTests(darkBatter: boolean): string[] {
+  return [
+    'A skewer in the middle comes out clean, or with a few dry crumbs.',
+    'A light press springs back.',
+    darkBatter ? 'The edge draws away from the liner. Colour tells little on this batter.' : 'The edge is pale gold and draws away from the liner.',
+  ];
+}

@@ -1,0 +1,2 @@
+export { clockPhase, doneTests, nextLookAt, observedFactor, recordLook, startClock } from './clock';
+export type { ClockPhase } from './clock';

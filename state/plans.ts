@@ -1,0 +1,54 @@
+import { planRun, type LinePlan, type PlannedLine } from '../core/plan';
+import type { FormulaDoc, KitchenDoc, RunDoc } from '../core/exchange/documents';
+import { useNow } from './clock';
+import { formulasIn, kitchenIn, runIn, type Docs } from './documents';
+import { localNow } from './time';
+import { useDocuments } from './store';
+
+interface Kept {
+  readonly kitchen: KitchenDoc;
+  readonly formulas: readonly FormulaDoc[];
+  readonly asOf: string | undefined;
+  readonly plan: readonly PlannedLine[];
+}
+
+const kept = new WeakMap<RunDoc, Kept>();
+
+/** A run that has begun is no longer bounded by the minutes left before it could have begun. */
+const begun = (run: RunDoc) => run.clocks.length > 0 || run.closed !== null || run.lines.some((line) => line.ticks.length > 0);
+
+/** Plans a run, or hands back the plan made before from the same documents at the same minute. */
+export function planOf(run: RunDoc, docs: Docs, now: number): readonly PlannedLine[] {
+  const kitchen = kitchenIn(docs);
+  const used = new Set(run.lines.map((line) => line.formulaId));
+  const formulas = formulasIn(docs).filter((doc) => used.has(doc.id));
+  const local = localNow(now);
+  const asOf = begun(run) || run.readyAt <= local ? undefined : local;
+  const last = kept.get(run);
+  const same =
+    last &&
+    last.kitchen === kitchen &&
+    last.asOf === asOf &&
+    last.formulas.length === formulas.length &&
+    last.formulas.every((doc, i) => doc === formulas[i]);
+  if (same) return last.plan;
+  const plan = planRun({ run, formulas, kitchen, asOf });
+  kept.set(run, { kitchen, formulas, asOf, plan });
+  return plan;
+}
+
+export type RunView =
+  | { readonly state: 'missing' }
+  | { readonly state: 'unplanned'; readonly run: RunDoc; readonly line: Extract<PlannedLine, { planned: false }> }
+  | { readonly state: 'planned'; readonly run: RunDoc; readonly plan: LinePlan };
+
+/** The first line of a run as planned now. */
+export function useRun(id: string): RunView {
+  const docs = useDocuments((state) => state.docs);
+  const now = useNow(60_000);
+  const run = runIn(docs, id);
+  if (!run) return { state: 'missing' };
+  const [line] = planOf(run, docs, now);
+  if (!line) return { state: 'missing' };
+  return line.planned ? { state: 'planned', run, plan: line } : { state: 'unplanned', run, line };
+}

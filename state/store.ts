@@ -1,0 +1,68 @@
+import { useMemo } from 'react';
+import { create } from 'zustand';
+import type { CupcakeLine, KitchenDoc, RunDoc } from '../core/exchange/documents';
+import type { Figure } from '../core/figure';
+import type { NumberStyle } from '../core/quantity';
+import { createDocumentStore, kitchenIn, runKey, type Change, KITCHEN_KEY } from './documents';
+import { browserStorage } from './storage';
+
+/** The documents of this browser. */
+export const useDocuments = createDocumentStore(browserStorage());
+
+export function useKitchen(): KitchenDoc {
+  return useDocuments((state) => kitchenIn(state.docs));
+}
+
+/** How the person reads numbers. */
+export function useNumberStyle(): NumberStyle {
+  const { mass, temperature, decimal } = useKitchen().prefs;
+  return useMemo(() => ({ mass, temperature, decimal }), [mass, temperature, decimal]);
+}
+
+export function change(label: string, entries: Change): void {
+  useDocuments.getState().change(label, entries);
+}
+
+export function changeRun(label: string, run: RunDoc): void {
+  change(label, { [runKey(run.id)]: run });
+}
+
+export function changeLine(label: string, run: RunDoc, lineId: string, over: Partial<CupcakeLine>): void {
+  changeRun(label, { ...run, lines: run.lines.map((line) => (line.id === lineId ? { ...line, ...over } : line)) });
+}
+
+export function changeKitchen(label: string, kitchen: KitchenDoc): void {
+  change(label, { [KITCHEN_KEY]: kitchen });
+}
+
+/** Puts a measured value in a figure's place, or takes it back with null: in this run, or always in this kitchen. */
+export function stateFigure(run: RunDoc, lineId: string, figure: Figure, value: number | null, always: boolean): void {
+  const put = (stated: Readonly<Record<string, number>>) => {
+    const next: Record<string, number> = { ...stated };
+    if (value === null) delete next[figure.id];
+    else next[figure.id] = value;
+    return next;
+  };
+  const line = run.lines.find((item) => item.id === lineId);
+  if (!line) throw new Error(`invariant: no line "${lineId}" in run "${run.id}"`);
+  const kitchen = kitchenIn(useDocuments.getState().docs);
+  const label = value === null ? `${figure.label} as computed` : `${figure.label} as measured`;
+  const inRun = { ...run, lines: run.lines.map((item) => (item.id === lineId ? { ...item, stated: put(item.stated) } : item)) };
+  if (always) change(label, { [KITCHEN_KEY]: { ...kitchen, stated: put(kitchen.stated) } });
+  else if (value === null && figure.id in kitchen.stated && !(figure.id in line.stated)) {
+    change(label, { [KITCHEN_KEY]: { ...kitchen, stated: put(kitchen.stated) } });
+  } else changeRun(label, inRun);
+}
+
+/** What stands on the screen but is no document: which figure is being asked about. */
+interface ScreenState {
+  readonly why: { readonly runId: string; readonly lineId: string; readonly figureId: string } | null;
+  askWhy(runId: string, lineId: string, figureId: string): void;
+  closeWhy(): void;
+}
+
+export const useScreen = create<ScreenState>((set) => ({
+  why: null,
+  askWhy: (runId, lineId, figureId) => set({ why: { runId, lineId, figureId } }),
+  closeWhy: () => set({ why: null }),
+}));
