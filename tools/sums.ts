@@ -6,6 +6,7 @@ import { readFileSync } from 'node:fs';
 import { readRunFile } from '../core/exchange/read';
 import { basisText, type Figure } from '../core/figure';
 import { planRun, type LinePlan } from '../core/plan';
+import { inStyle } from '../core/quantity';
 import { whyText } from '../core/plan/whyText';
 
 function fail(field: string, fault: string, mend: string): never {
@@ -87,7 +88,10 @@ function main(): void {
       finish: plan.finish.name,
       limits: plan.limits,
       loads: plan.loads.sizes,
-      remainder: plan.remainder,
+      remainder: {
+        ...plan.remainder,
+        offers: plan.remainder.offers.map((offer) => ({ ...offer, detail: inStyle(offer.detail) })),
+      },
       startBy: plan.startBy,
       day: plan.day.map(({ label, startAt, endAt }) => ({ label, startAt, endAt })),
       warnings: plan.warnings,

@@ -11,7 +11,7 @@ import type { Limit } from './countFigures';
 export interface Offer {
   readonly id: string;
   readonly title: string;
-  /** A sentence with its figures as `{id}`, or plain grams. */
+  /** A sentence with its measures in braces, `{54 g}`, for `inStyle` to put in the reader's units. */
   readonly detail: string;
   readonly change: { readonly count?: number; readonly fill?: Fill } | null;
 }
@@ -69,13 +69,13 @@ function offersWhenShort(ledger: Ledger, context: LineContext, shortPieces: numb
     offers.push({
       id: 'lighter',
       title: `Fill all ${context.line.count} lighter`,
-      detail: `${trimG(massG)} g a well: they come out ${finish}${sunk ? ', too low to look right' : ''}.`,
+      detail: `${grams(massG)} a well: they come out ${finish}${sunk ? ', too low to look right' : ''}.`,
       change: { fill: { by: 'mass', massG } },
     });
     offers.push({
       id: 'mix-more',
       title: 'Mix the missing batter',
-      detail: `${whole(shortG / (1 - ledger.value('bowl.lossShare')))} g more makes the other ${shortPieces}.`,
+      detail: `${grams(shortG / (1 - ledger.value('bowl.lossShare')))} more makes the other ${shortPieces}.`,
       change: null,
     });
   }
@@ -100,14 +100,14 @@ function offersWhenOver(ledger: Ledger, context: LineContext, leftG: number): Of
     offers.push({
       id: 'more',
       title: `Make ${extra} more`,
-      detail: `${made + extra} in all from the same bowl${rest > WORTH_SHARE * portion ? `, ${trimG(rest)} g over` : ''}.`,
+      detail: `${made + extra} in all from the same bowl${rest > WORTH_SHARE * portion ? `, ${grams(rest)} over` : ''}.`,
       change: { count: made + extra },
     });
   } else if (leftG > LAST_WELL_SHARE * portion) {
     offers.push({
       id: 'one-more',
       title: 'One more, smaller',
-      detail: `${trimG(leftG)} g fills one well to ${whole((100 * leftG) / portion)} % of the others. Take it out a little sooner.`,
+      detail: `${grams(leftG)} fills one well to ${whole((100 * leftG) / portion)} % of the others. Take it out a little sooner.`,
       change: null,
     });
   }
@@ -116,7 +116,7 @@ function offersWhenOver(ledger: Ledger, context: LineContext, leftG: number): Of
     offers.push({
       id: 'spread',
       title: 'Spread it over all',
-      detail: `${trimG(shared.massG)} g a well in place of ${trimG(portion)}: ${shared.finish}${shared.sunk ? ', and may run over' : ''}.`,
+      detail: `${grams(shared.massG)} a well in place of ${grams(portion)}: ${shared.finish}${shared.sunk ? ', and may run over' : ''}.`,
       change: { fill: { by: 'mass', massG: shared.massG } },
     });
   }
@@ -126,7 +126,7 @@ function offersWhenOver(ledger: Ledger, context: LineContext, leftG: number): Of
     offers.push({
       id: 'mug',
       title: leftG > MUG_G.most ? 'Some into mugs' : 'Into a mug',
-      detail: `${trimG(Math.min(leftG, MUG_G.most))} g in a mug of 300 ml or more, no more than half full, for the microwave.`,
+      detail: `${grams(Math.min(leftG, MUG_G.most))} in a mug of 300 ml or more, no more than half full, for the microwave.`,
       change: null,
     });
   }
@@ -145,14 +145,12 @@ function smallerTin(ledger: Ledger, { kitchen, tin, formula }: LineContext, left
     return {
       id: 'smaller-tin',
       title: `Into "${other.name}"`,
-      detail: `${count} of ${trimG(each)} g, gently domed. They bake faster: look first.`,
+      detail: `${count} of ${grams(each)}, gently domed. They bake faster: look first.`,
       change: null,
     };
   }
   return null;
 }
 
-/** Grams as a scale reads them. */
-function trimG(massG: number): string {
-  return massG >= 20 ? whole(massG) : massG.toFixed(1);
-}
+/** A mass inside a sentence, for the reader's own units: `{54 g}`. */
+const grams = (massG: number): string => `{${Number(massG.toFixed(2))} g}`;

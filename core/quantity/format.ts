@@ -88,6 +88,11 @@ export function join({ number, unit }: Shown): string {
   return unit === '%' ? `${number} %` : `${number} ${unit}`;
 }
 
+/** Words with measures in braces, `{54 g}` or `{175 °C}`, with each measure in the person's units. */
+export function inStyle(text: string, style: NumberStyle = PLAIN_STYLE): string {
+  return text.replace(/\{(-?[\d.]+) (g|°C|mm|ml)\}/g, (_, value: string, unit: Unit) => showText(Number(value), unit, style));
+}
+
 /** A value that a person typed, in their units, brought to the unit of the core. */
 export function fromShown(value: number, unit: Unit, style: NumberStyle): number {
   switch (unit) {

@@ -6,6 +6,7 @@ import type { MethodDef } from '../process/batter.table';
 export interface DayStep {
   readonly id: string;
   readonly label: string;
+  /** May hold measures in braces, `{175 °C}`, for `inStyle` to put in the reader's units. */
   readonly detail: string;
   readonly startMin: number;
   readonly endMin: number;
@@ -19,7 +20,6 @@ export interface DayInput {
   readonly coolTime: Figure;
   readonly turnaroundS: number;
   readonly method: MethodDef;
-  /** Oven setting in the person's words. */
   readonly ovenSettingC: number;
 }
 
@@ -59,7 +59,7 @@ export function planDay({
           {
             id: 'butter-out',
             label: 'Butter out',
-            detail: 'Soft at 18 to 20 °C: a finger leaves a dent and does not slide through.',
+            detail: 'Soft at {18 °C} to {20 °C}: a finger leaves a dent and does not slide through.',
             startMin: Math.max(mixStart + method.butterOutMin, weighStart),
             endMin: mixStart,
             kind: 'prompt' as const,
@@ -85,7 +85,7 @@ export function planDay({
     {
       id: 'oven-on',
       label: 'Oven on',
-      detail: `At ${Math.round(ovenSettingC)} °C.`,
+      detail: `At {${Math.round(ovenSettingC)} °C}.`,
       startMin: firstIn + HANDS.ovenWarmsMin,
       endMin: firstIn,
       kind: 'prompt',

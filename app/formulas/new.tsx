@@ -1,0 +1,1 @@
+export { NewFormulaScreen as default } from '../../screens/formulas/NewFormulaScreen';

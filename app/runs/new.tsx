@@ -1,0 +1,1 @@
+export { NewRunScreen as default } from '../../screens/runs/NewRunScreen';

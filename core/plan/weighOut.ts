@@ -1,0 +1,43 @@
+import { PLAIN_STYLE, TABLE_TSP_ML, TABLE_CUP_ML, formatNumber, showText, spoons, type Ingredient, type NumberStyle } from '../quantity';
+import type { Figure } from '../figure';
+import type { BatchIngredient } from './batterFigures';
+
+/** How to measure out one ingredient: what the hand does, and the same said another way. */
+export interface WeighOut {
+  readonly main: string;
+  readonly beside: string | null;
+}
+
+/** A scale reads an amount well enough from this many of its steps on: within 5 %. */
+const STEPS_TO_TRUST = 10;
+
+/** g in a level teaspoon, where spoons make sense for the ingredient. */
+function spoonG(ingredient: Ingredient | null): number | null {
+  if (ingredient?.tspG !== undefined) return ingredient.tspG;
+  if (ingredient?.cupG !== undefined) return (ingredient.cupG / TABLE_CUP_ML) * TABLE_TSP_ML;
+  return null;
+}
+
+/**
+ * The amount of an ingredient as it is measured out: whole eggs by count with their grams beside, weights by the
+ * scale, and spoons first where the scale is too coarse to tell.
+ */
+export function weighOut(
+  item: BatchIngredient,
+  plan: { readonly figure: (id: string) => Figure },
+  scaleStepG: number,
+  style: NumberStyle = PLAIN_STYLE,
+): WeighOut {
+  const massG = plan.figure(item.figureId).value;
+  const grams = showText(massG, 'g', style);
+  if (item.wholeFigureId) {
+    const count = formatNumber(plan.figure(item.wholeFigureId).value, 0, style.decimal);
+    return { main: count, beside: `${grams} without shell` };
+  }
+  const perSpoon = spoonG(item.line.ingredient);
+  if (massG < STEPS_TO_TRUST * scaleStepG) {
+    if (perSpoon !== null) return { main: spoons(massG, perSpoon), beside: grams };
+    if (massG < scaleStepG) return { main: 'a pinch', beside: grams };
+  }
+  return { main: grams, beside: null };
+}

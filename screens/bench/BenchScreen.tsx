@@ -1,0 +1,39 @@
+import { useKeepAwake } from 'expo-keep-awake';
+import { useRouter } from 'expo-router';
+import { nextLookAt } from '../../core/bench';
+import { runsIn } from '../../state/documents';
+import { useDocuments } from '../../state/store';
+import { MainAction } from '../../ui/actions';
+import { Card } from '../../ui/card';
+import { Screen } from '../../ui/screen';
+import { Body, Small } from '../../ui/text';
+import { LoadClock } from '../runs/LoadClock';
+import { stageHref } from '../runs/RunFrame';
+
+/** Every clock that is running, whichever run it belongs to, the next look first. */
+export function BenchScreen() {
+  useKeepAwake();
+  const docs = useDocuments((state) => state.docs);
+  const router = useRouter();
+  const runs = runsIn(docs);
+  const running = runs
+    .flatMap((run) => run.clocks.filter((clock) => clock.endedAt === null).map((clock) => ({ run, clock })))
+    .sort((a, b) => nextLookAt(a.clock) - nextLookAt(b.clock));
+  const next = running[0]?.run ?? runs.find((run) => !run.closed);
+  return (
+    <Screen
+      title="Bench"
+      foot={next ? <MainAction title={`To ${next.name}`} onPress={() => router.navigate(stageHref(next.id, running.length > 0 ? 'bake' : 'gather'))} /> : undefined}
+    >
+      {running.map(({ run, clock }) => (
+        <LoadClock key={clock.id} run={run} clock={clock} dark={false} title={`${run.name}: load ${clock.load}, ${clock.pieces} pieces`} />
+      ))}
+      {running.length === 0 ? (
+        <Card title="No clock is running">
+          <Body>Start one at the Bake stage of a run, as the oven door shuts. All running clocks stand here together.</Body>
+        </Card>
+      ) : null}
+      <Small>Oven clocks so far. The step in hand, with its amount and its look-for test, comes here next.</Small>
+    </Screen>
+  );
+}

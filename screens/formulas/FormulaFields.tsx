@@ -1,0 +1,88 @@
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import type { FormulaDoc, Method } from '../../core/exchange/documents';
+import { METHODS } from '../../core/process/batter.table';
+import { fromShown, showText, toShown, typedUnit, type Measures } from '../../core/quantity';
+import { useNumberStyle } from '../../state/store';
+import { Card } from '../../ui/card';
+import { NumberValue } from '../../ui/numberValue';
+import { ChoiceValue, Sentence, Words, type Choice } from '../../ui/sentence';
+import { Small } from '../../ui/text';
+import { useWide } from '../../ui/screen';
+
+const MEASURES: readonly Choice<Measures>[] = [
+  { value: 'us', title: 'US cups and eggs', detail: 'A cup is 237 ml, a tablespoon 15, a large egg 50 g without shell.' },
+  { value: 'metric', title: 'metric cups and eggs', detail: 'A cup is 250 ml, a tablespoon 15, a large egg 57 g without shell.' },
+  { value: 'australian', title: 'Australian cups and eggs', detail: 'A cup is 250 ml, a tablespoon 20, a large egg 50 g without shell.' },
+];
+
+const METHOD_CHOICES: readonly Choice<Method>[] = (Object.keys(METHODS) as Method[]).map((key) => ({
+  value: key,
+  title: METHODS[key].name,
+  detail: `${METHODS[key].meaning} ${METHODS[key].batterDensity.value.toFixed(2)} g/ml in the bowl, ${METHODS[key].cakeDensity.value.toFixed(2)} baked.`,
+}));
+
+/** What a formula is besides its lines, as a sentence. */
+export function FormulaSentence({ doc, onChange }: { readonly doc: FormulaDoc; readonly onChange: (label: string, over: Partial<FormulaDoc>) => void }) {
+  const style = useNumberStyle();
+  return (
+    <Sentence>
+      <Words>A</Words>
+      <ChoiceValue label="Method" title="How it is mixed" value={doc.method} text={METHODS[doc.method].name} choices={METHOD_CHOICES} onChoose={(method) => onChange('Method', { method })} testID="value-method" />
+      <Words>batter, written in</Words>
+      <ChoiceValue
+        label="Measures"
+        title="Which cups, spoons and eggs"
+        value={doc.measures}
+        text={MEASURES.find((choice) => choice.value === doc.measures)?.title ?? doc.measures}
+        choices={MEASURES}
+        onChoose={(measures) => onChange('Measures', { measures })}
+        testID="value-measures"
+      />
+      <Words>, for a still oven at</Words>
+      <NumberValue
+        label="Still-oven temperature"
+        text={showText(doc.ovenC, '°C', style)}
+        ask={{
+          title: 'Still-oven temperature',
+          value: Math.round(toShown(doc.ovenC, '°C', style)),
+          unit: typedUnit('°C', style),
+          min: Math.round(toShown(100, '°C', style)),
+          max: Math.round(toShown(260, '°C', style)),
+        }}
+        onSave={(value) => onChange('Oven temperature', { ovenC: fromShown(value, '°C', style) })}
+      />
+    </Sentence>
+  );
+}
+
+interface LinesFieldProps {
+  readonly text: string;
+  readonly onText: (text: string) => void;
+  readonly onBlur?: () => void;
+}
+
+/** The ingredients as written: a plain sheet of paper to type or paste on. */
+export function LinesField({ text, onText, onBlur }: LinesFieldProps) {
+  const wide = useWide();
+  const rows = Math.min(Math.max(text.split('\n').length + 1, 6), wide ? 24 : 14);
+  return (
+    <Card title="As written">
+      <Small>One ingredient a line: cups, grams, spoons, sticks, eggs, as the book has it.</Small>
+      <View>
+        <TextInput
+          mode="outlined"
+          multiline
+          numberOfLines={rows}
+          aria-label="Ingredients, one a line"
+          placeholder={'1 1/2 cups (190 g) plain flour\n2½ tsp baking powder\n1 stick butter\n3 large eggs'}
+          value={text}
+          onChangeText={onText}
+          onBlur={onBlur}
+          style={{ fontSize: 17 }}
+          contentStyle={{ lineHeight: 26, paddingTop: 12, paddingBottom: 12 }}
+        />
+      </View>
+    </Card>
+  );
+}

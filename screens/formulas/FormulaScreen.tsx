@@ -1,0 +1,115 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import type { FormulaDoc } from '../../core/exchange/documents';
+import { readFormula } from '../../core/formula';
+import { formulaIn, formulaKey, runsIn } from '../../state/documents';
+import { newId } from '../../state/ids';
+import { change, useDocuments } from '../../state/store';
+import { MainAction, QuietAction } from '../../ui/actions';
+import { Card } from '../../ui/card';
+import { Notice } from '../../ui/notice';
+import { Screen, useWide } from '../../ui/screen';
+import { Body } from '../../ui/text';
+import { TextSheet, nameFault, type TextAsk } from '../../ui/textSheet';
+import { space } from '../../ui/theme';
+import { FormulaSentence, LinesField } from './FormulaFields';
+import { ReadBack } from './ReadBack';
+import { Shares } from './Shares';
+
+/** One formula: as written on one side, as read on the other. */
+export function FormulaScreen({ id }: { readonly id: string }) {
+  const doc = useDocuments((state) => formulaIn(state.docs, id));
+  const router = useRouter();
+  const toList = () => router.navigate('/formulas');
+  if (!doc) {
+    return (
+      <Screen title="No such formula" onBack={toList} foot={<MainAction title="To the formulas" onPress={toList} />}>
+        <Notice fault="This formula is not in this browser." mend="It may have been taken out, or the link is from another device." />
+      </Screen>
+    );
+  }
+  return <FormulaEditor key={doc.id} doc={doc} />;
+}
+
+type Asking = 'name' | 'steps' | null;
+
+function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
+  const router = useRouter();
+  const wide = useWide();
+  const docs = useDocuments((state) => state.docs);
+  // What is being typed is shown at once and kept when the field is left, as one step that can be undone.
+  const [draft, setDraft] = useState<string | null>(null);
+  const [asking, setAsking] = useState<Asking>(null);
+  const text = draft ?? doc.text;
+  const read = useMemo(() => readFormula({ ...doc, text }), [doc, text]);
+  const put = (label: string, over: Partial<FormulaDoc>) => {
+    change(`${label} of ${doc.name}`, { [formulaKey(doc.id)]: { ...doc, text, ...over } });
+    setDraft(null);
+  };
+  const keepText = () => {
+    if (draft !== null && draft !== doc.text) put('Lines', { text: draft });
+    else setDraft(null);
+  };
+  const takenFor = (written: string, key: string | null) => {
+    const next: Record<string, string> = { ...doc.takenFor };
+    if (key === null) delete next[written];
+    else next[written] = key;
+    put('A line', { takenFor: next });
+  };
+  const users = runsIn(docs).filter((run) => !run.closed && run.lines.some((line) => line.formulaId === doc.id));
+  const asks: Readonly<Record<'name' | 'steps', TextAsk>> = {
+    name: { title: 'Name of the formula', value: doc.name, fault: nameFault },
+    steps: { title: 'Steps', hint: 'One step a line.', value: doc.steps, multiline: true },
+  };
+  return (
+    <Screen
+      title={doc.name}
+      onBack={() => router.navigate('/formulas')}
+      foot={<MainAction title="Bake it" onPress={() => router.navigate('/runs/new')} />}
+    >
+      <FormulaSentence doc={doc} onChange={put} />
+      <View style={wide ? { flexDirection: 'row', gap: space(2), alignItems: 'flex-start' } : { gap: space(2) }}>
+        <View style={wide ? { flex: 1 } : undefined}>
+          <LinesField text={text} onText={setDraft} onBlur={keepText} />
+        </View>
+        <View style={wide ? { flex: 1 } : undefined}>
+          <ReadBack read={read} onTakenFor={takenFor} />
+        </View>
+      </View>
+      <Card title="Made of">
+        <Shares lines={read.lines} />
+      </Card>
+      <Card title="Steps">
+        <Body soft={doc.steps === ''}>{doc.steps || 'No steps written.'}</Body>
+        <QuietAction title="Change the steps" onPress={() => setAsking('steps')} />
+      </Card>
+      <QuietAction title="Rename" onPress={() => setAsking('name')} />
+      <QuietAction
+        title="Duplicate"
+        onPress={() => {
+          const copy: FormulaDoc = { ...doc, id: newId('formula'), name: `${doc.name}, varied`, text };
+          change(`Duplicate ${doc.name}`, { [formulaKey(copy.id)]: copy });
+          router.navigate({ pathname: '/formulas/[id]', params: { id: copy.id } });
+        }}
+      />
+      <QuietAction
+        title={users.length > 0 ? `Take it out (${users.length} open ${users.length === 1 ? 'run uses' : 'runs use'} it)` : 'Take it out'}
+        icon="bin"
+        onPress={() => {
+          router.navigate('/formulas');
+          change(`Take out ${doc.name}`, { [formulaKey(doc.id)]: null });
+        }}
+      />
+      <TextSheet
+        ask={asking ? asks[asking] : null}
+        onClose={() => setAsking(null)}
+        onSave={(value) => {
+          if (asking === 'name') put('Name', { name: value.trim() });
+          if (asking === 'steps') put('Steps', { steps: value });
+          setAsking(null);
+        }}
+      />
+    </Screen>
+  );
+}

@@ -1,0 +1,56 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { METHODS } from '../../core/process/batter.table';
+import { showText } from '../../core/quantity';
+import { readOnce } from '../../core/plan/context';
+import { formulasIn } from '../../state/documents';
+import { useDocuments, useNumberStyle } from '../../state/store';
+import { MainAction } from '../../ui/actions';
+import { Card } from '../../ui/card';
+import { Icon } from '../../ui/icons';
+import { Screen } from '../../ui/screen';
+import { Tap } from '../../ui/tap';
+import { Body, Small, Strong } from '../../ui/text';
+import { space, useTokens } from '../../ui/theme';
+import { Shares } from './Shares';
+
+/** The batters of this kitchen. */
+export function FormulasScreen() {
+  const docs = useDocuments((state) => state.docs);
+  const router = useRouter();
+  const style = useNumberStyle();
+  const { raised, inkSoft, warn } = useTokens();
+  const formulas = formulasIn(docs);
+  return (
+    <Screen title="Formulas" foot={<MainAction title="New formula" icon="plus" onPress={() => router.navigate('/formulas/new')} />}>
+      {formulas.length === 0 ? (
+        <Card title="No formula yet">
+          <Body>Write or paste one as it stands in the book, one ingredient a line. It is read back in grams, line by line.</Body>
+        </Card>
+      ) : null}
+      {formulas.map((formula) => {
+        const read = readOnce(formula);
+        return (
+          <Tap
+            key={formula.id}
+            role="link"
+            label={formula.name}
+            onPress={() => router.navigate({ pathname: '/formulas/[id]', params: { id: formula.id } })}
+            style={{ backgroundColor: raised, borderRadius: 18, padding: space(2) }}
+          >
+            <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(1) }}>
+              <View style={{ flex: 1 }}>
+                <Strong style={{ fontSize: 19 }}>{formula.name}</Strong>
+                <Small>{`${METHODS[formula.method].name}, ${showText(read.massG, 'g', style)} a batch, ${showText(formula.ovenC, '°C', style)}`}</Small>
+                {read.unread > 0 ? <Small style={{ color: warn }}>{`${read.unread} to mend`}</Small> : null}
+              </View>
+              <Icon name="next" color={inkSoft} />
+            </View>
+            <Shares lines={read.lines} />
+          </Tap>
+        );
+      })}
+      <Small>Batters so far. Frostings, fillings, coats and whole pieces built of them come here too.</Small>
+    </Screen>
+  );
+}

@@ -1,0 +1,97 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import { formulaSchema, type FormulaDoc } from '../../core/exchange/documents';
+import { readWith } from '../../core/exchange/read';
+import { guessMeasures, readFormula } from '../../core/formula';
+import { formulaKey } from '../../state/documents';
+import { newId } from '../../state/ids';
+import { change } from '../../state/store';
+import { MainAction } from '../../ui/actions';
+import { Notice } from '../../ui/notice';
+import { Screen, useWide } from '../../ui/screen';
+import { nameFault } from '../../ui/textSheet';
+import { space } from '../../ui/theme';
+import { FormulaSentence, LinesField } from './FormulaFields';
+import { ReadBack } from './ReadBack';
+
+const BLANK: FormulaDoc = {
+  kind: 'formula',
+  version: 1,
+  id: 'new',
+  name: '',
+  text: '',
+  measures: 'metric',
+  method: 'creamed',
+  ovenC: 175,
+  takenFor: {},
+  steps: '',
+};
+
+interface Faults {
+  readonly name: string | null;
+  readonly text: string | null;
+}
+
+/** A formula typed or pasted as people write one, read back as it is written. */
+export function NewFormulaScreen() {
+  const router = useRouter();
+  const wide = useWide();
+  const [doc, setDoc] = useState<FormulaDoc>(BLANK);
+  const [chosen, setChosen] = useState(false);
+  const [faults, setFaults] = useState<Faults>({ name: null, text: null });
+  // Cups and spoons are guessed from the text until somebody says which they are.
+  const measures = chosen ? doc.measures : guessMeasures(doc.text);
+  const current = useMemo(() => ({ ...doc, measures }), [doc, measures]);
+  const read = useMemo(() => readFormula(current), [current]);
+  const set = (over: Partial<FormulaDoc>) => {
+    if (over.measures) setChosen(true);
+    setDoc((before) => ({ ...before, ...over }));
+    setFaults({ name: null, text: null });
+  };
+  const keep = () => {
+    const name = nameFault(doc.name);
+    const text = read.massG > 0 ? null : 'No line with an amount yet. Write at least one, such as 120 g butter.';
+    setFaults({ name, text });
+    if (name || text) return;
+    const made = readWith<FormulaDoc>(formulaSchema, { ...current, id: newId('formula'), name: doc.name.trim() });
+    if (!made.ok) {
+      setFaults({ name: null, text: made.faults[0]?.fault ?? null });
+      return;
+    }
+    change(`New formula ${made.value.name}`, { [formulaKey(made.value.id)]: made.value });
+    router.replace({ pathname: '/formulas/[id]', params: { id: made.value.id } });
+  };
+  return (
+    <Screen title="New formula" onBack={() => router.navigate('/formulas')} foot={<MainAction title="Keep it" onPress={keep} />}>
+      <TextInput
+        mode="outlined"
+        label="Name"
+        aria-label="Name"
+        value={doc.name}
+        onChangeText={(name) => set({ name })}
+        error={faults.name !== null}
+      />
+      {faults.name ? <Notice fault={faults.name} mend="Any name you will know it by." /> : null}
+      <View style={wide ? { flexDirection: 'row', gap: space(2), alignItems: 'flex-start' } : { gap: space(2) }}>
+        <View style={wide ? { flex: 1, gap: space(1) } : { gap: space(1) }}>
+          <LinesField text={doc.text} onText={(text) => set({ text })} />
+          {faults.text ? <Notice fault={faults.text} mend="What you wrote stays as it is." /> : null}
+        </View>
+        <View style={wide ? { flex: 1 } : undefined}>
+          <ReadBack
+            read={read}
+            onTakenFor={(written, key) => {
+              const takenFor: Record<string, string> = { ...doc.takenFor };
+              if (key === null) delete takenFor[written];
+              else takenFor[written] = key;
+              set({ takenFor });
+            }}
+          />
+        </View>
+      </View>
+      <FormulaSentence doc={current} onChange={(_, over) => set(over)} />
+    </Screen>
+  );
+}

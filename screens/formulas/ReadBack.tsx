@@ -1,0 +1,119 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import type { ReadFormula } from '../../core/formula';
+import { INGREDIENTS, join, show, type ReadLine } from '../../core/quantity';
+import { useNumberStyle } from '../../state/store';
+import { Card } from '../../ui/card';
+import { Icon } from '../../ui/icons';
+import { Notice } from '../../ui/notice';
+import { Sheet } from '../../ui/sheet';
+import { Tap } from '../../ui/tap';
+import { Body, Small, Strong } from '../../ui/text';
+import { FONT, space, useTokens } from '../../ui/theme';
+
+interface ReadBackProps {
+  readonly read: ReadFormula;
+  /** Says what a written line is; null takes that back. */
+  readonly onTakenFor: (written: string, key: string | null) => void;
+}
+
+/** Each line read back in grams with what it was taken for, and what is wrong with it beside it. */
+export function ReadBack({ read, onTakenFor }: ReadBackProps) {
+  const style = useNumberStyle();
+  const [asked, setAsked] = useState<ReadLine | null>(null);
+  const lines = read.lines.filter((line) => line.status !== 'blank');
+  return (
+    <Card title="Read back">
+      {lines.length === 0 ? <Body soft>Nothing written yet. What you write on the left or above is read back here as you type.</Body> : null}
+      <View>
+        {lines.map((line, i) => (
+          <LineRow key={`${i} ${line.raw}`} line={line} onAsk={() => setAsked(line)} />
+        ))}
+      </View>
+      {read.massG > 0 ? (
+        <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+          <Strong>Batter, one batch</Strong>
+          <Strong>{join(show(read.massG, 'g', style))}</Strong>
+        </View>
+      ) : null}
+      {read.checks.map((check) => (
+        <Notice key={check.fault} {...check} />
+      ))}
+      <TakenForSheet
+        line={asked}
+        onClose={() => setAsked(null)}
+        onChoose={(key) => {
+          if (asked) onTakenFor(asked.raw.trim(), key);
+          setAsked(null);
+        }}
+      />
+    </Card>
+  );
+}
+
+function LineRow({ line, onAsk }: { readonly line: ReadLine; readonly onAsk: () => void }) {
+  const style = useNumberStyle();
+  const tokens = useTokens();
+  const bad = line.status === 'unread';
+  if (line.status === 'heading') {
+    return <Strong style={{ paddingVertical: space(1) }}>{line.name}</Strong>;
+  }
+  const range = line.highG - line.lowG > line.massG * 0.03;
+  const ends = `${show(line.lowG, 'g', style, line.massG).number}–${join(show(line.highG, 'g', style, line.massG))}`;
+  return (
+    <View
+      testID={bad ? 'line-unread' : 'line-read'}
+      style={{
+        borderBottomWidth: 1,
+        borderBottomColor: tokens.line,
+        ...(bad ? { backgroundColor: tokens.warnSoft, borderRadius: 10, paddingHorizontal: space(1) } : {}),
+      }}
+    >
+      <Tap onPress={onAsk} label={`${line.raw.trim()}: taken for ${line.name}. Change`} style={{ paddingVertical: space(1) }}>
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(1.5) }}>
+          <View style={{ flex: 1 }}>
+            <Small>{line.raw.trim()}</Small>
+            <Body style={{ color: bad ? tokens.warn : tokens.ink }}>{bad ? (line.fault?.fault ?? '') : line.name}</Body>
+            {line.reading ? <Small>{line.reading}</Small> : null}
+            {bad ? <Small style={{ color: tokens.warn }}>{line.fault?.mend}</Small> : null}
+          </View>
+          {line.status === 'read' ? (
+            <View style={{ alignItems: 'flex-end' }}>
+              <Body style={{ fontFamily: FONT.sansStrong, fontSize: 22, lineHeight: 28 }}>{join(show(line.massG, 'g', style))}</Body>
+              {range ? <Small>{ends}</Small> : null}
+            </View>
+          ) : bad ? (
+            <Icon name="warn" color={tokens.warn} />
+          ) : null}
+        </View>
+      </Tap>
+      {line.notices.map((notice) => (
+        <View key={notice.fault} style={{ paddingBottom: space(1) }}>
+          <Notice {...notice} />
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function TakenForSheet({ line, onClose, onChoose }: { readonly line: ReadLine | null; readonly onClose: () => void; readonly onChoose: (key: string | null) => void }) {
+  const [search, setSearch] = useState('');
+  const { line: lineColor } = useTokens();
+  const found = INGREDIENTS.filter((item) => [item.name, ...item.names].some((name) => name.includes(search.trim().toLowerCase()))).slice(0, 24);
+  return (
+    <Sheet title="Taken for" visible={line !== null} onClose={onClose}>
+      <Small>{line ? `"${line.raw.trim()}". Say what it is where the name alone misleads. To change the amount, change the line.` : ''}</Small>
+      <TextInput mode="outlined" label="Find an ingredient" aria-label="Find an ingredient" value={search} onChangeText={setSearch} />
+      <Tap onPress={() => onChoose(null)} style={{ borderBottomWidth: 1, borderBottomColor: lineColor }}>
+        <Strong>As its name says</Strong>
+      </Tap>
+      {found.map((item) => (
+        <Tap key={item.key} onPress={() => onChoose(item.key)} style={{ borderBottomWidth: 1, borderBottomColor: lineColor }}>
+          <Body>{item.name}</Body>
+        </Tap>
+      ))}
+      {found.length === 0 ? <Body soft>No ingredient of that name is known. A line with grams works all the same.</Body> : null}
+    </Sheet>
+  );
+}

@@ -1,0 +1,35 @@
+import { View } from 'react-native';
+import { massOf } from '../../core/formula';
+import type { ReadLine, Role } from '../../core/quantity';
+import { Small } from '../../ui/text';
+import { space, useTokens } from '../../ui/theme';
+
+const GROUPS: readonly { readonly name: string; readonly roles: readonly Role[] }[] = [
+  { name: 'flour', roles: ['flour', 'starch', 'cocoa'] },
+  { name: 'sugar', roles: ['sugar'] },
+  { name: 'fat', roles: ['fat', 'chocolate'] },
+  { name: 'egg', roles: ['egg'] },
+  { name: 'liquid', roles: ['liquid', 'dairy', 'acid'] },
+  { name: 'fruit and nuts', roles: ['fruit', 'nut'] },
+];
+
+/** What a batter is made of, as bands in proportion. */
+export function Shares({ lines }: { readonly lines: readonly ReadLine[] }) {
+  const { material, carnelianSoft, goodSoft, warnSoft } = useTokens();
+  const colors = [material.ingredient, material.batter, material.crumb, warnSoft, carnelianSoft, goodSoft];
+  const total = lines.reduce((sum, line) => sum + line.massG, 0);
+  if (total === 0) return null;
+  const bands = GROUPS.map((group, i) => ({ name: group.name, share: massOf(lines, ...group.roles) / total, color: colors[i] })).filter(
+    ({ share }) => share > 0.02,
+  );
+  return (
+    <View style={{ marginTop: space(1), gap: space(0.5) }}>
+      <View aria-hidden style={{ flexDirection: 'row', height: 14, borderRadius: 7, overflow: 'hidden' }}>
+        {bands.map((band) => (
+          <View key={band.name} style={{ flex: band.share, backgroundColor: band.color, borderRightWidth: 1, borderRightColor: material.crust }} />
+        ))}
+      </View>
+      <Small>{bands.map((band) => `${band.name} ${Math.round(band.share * 100)} %`).join(', ')}</Small>
+    </View>
+  );
+}

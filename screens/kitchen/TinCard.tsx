@@ -1,0 +1,97 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { TinDoc } from '../../core/exchange/documents';
+import { cupcakeCut, wellVolumeMl } from '../../core/piece';
+import { showText } from '../../core/quantity';
+import { useNumberStyle } from '../../state/store';
+import { QuietAction } from '../../ui/actions';
+import { Card } from '../../ui/card';
+import { CutDrawing } from '../../ui/cut';
+import { NumberValue } from '../../ui/numberValue';
+import { ChoiceValue, Sentence, Value, Words } from '../../ui/sentence';
+import { Small } from '../../ui/text';
+import { TextSheet, nameFault } from '../../ui/textSheet';
+
+interface TinProps {
+  readonly tin: TinDoc;
+  readonly onChange: (tin: TinDoc) => void;
+  /** Null where it is the last tin. */
+  readonly onRemove: (() => void) | null;
+}
+
+const SIDES = [
+  { key: 'topMm', name: 'Across the top', min: 10, max: 300 },
+  { key: 'baseMm', name: 'Across the base', min: 5, max: 300 },
+  { key: 'depthMm', name: 'Depth', min: 5, max: 200 },
+] as const;
+
+/** One kind of tin, in a sentence, with a well of it drawn to scale. */
+export function TinCard({ tin, onChange, onRemove }: TinProps) {
+  const style = useNumberStyle();
+  const [naming, setNaming] = useState(false);
+  const volume = wellVolumeMl(tin.topMm, tin.baseMm, tin.depthMm);
+  const cut = cupcakeCut(tin, volume / 2, volume * 0.95);
+  const side = ({ key, name, min, max }: (typeof SIDES)[number]) => (
+    <NumberValue
+      key={key}
+      label={name}
+      text={`${showText(tin[key], 'mm', style)}`}
+      ask={{ title: name, hint: 'Inside the well.', value: tin[key], unit: 'mm', min, max }}
+      onSave={(value) => onChange({ ...tin, [key]: value })}
+    />
+  );
+  const [top, base, depth] = SIDES;
+  return (
+    <Card>
+      <View style={{ alignItems: 'center' }}>
+        <CutDrawing cut={cut} width={200} height={96} bare label={`A well of ${tin.name}, to scale`} />
+      </View>
+      <Sentence>
+        <Value text={tin.name} label="Name of the tin" onPress={() => setNaming(true)} />
+        <Words>:</Words>
+        <NumberValue
+          label="Tins owned"
+          text={`${tin.owned}`}
+          ask={{ title: 'Tins owned', value: tin.owned, unit: '', min: 1, max: 50, whole: true }}
+          onSave={(owned) => onChange({ ...tin, owned })}
+        />
+        <Words>of</Words>
+        <NumberValue
+          label="Wells"
+          text={`${tin.wells} ${tin.wells === 1 ? 'well' : 'wells'}`}
+          ask={{ title: 'Wells in the tin', value: tin.wells, unit: '', min: 1, max: 96, whole: true }}
+          onSave={(wells) => onChange({ ...tin, wells })}
+        />
+        <Words>, each</Words>
+        {side(top)}
+        <Words>across the top,</Words>
+        {side(base)}
+        <Words>across the base and</Words>
+        {side(depth)}
+        <Words>deep, of</Words>
+        <ChoiceValue
+          label="Material"
+          title="What the tin is made of"
+          value={tin.material}
+          text={tin.material}
+          choices={[
+            { value: 'light metal', title: 'light metal', detail: 'The reference for baking times.' },
+            { value: 'dark metal', title: 'dark metal', detail: 'Takes up heat faster: a little sooner done, a darker edge.' },
+            { value: 'silicone', title: 'silicone', detail: 'Passes heat on slowly: about a tenth longer, a paler edge.' },
+          ]}
+          onChoose={(material) => onChange({ ...tin, material })}
+        />
+      </Sentence>
+      <Small>{`A well holds ${showText(volume, 'ml', style)} to the brim by these measures.`}</Small>
+      {onRemove ? <QuietAction title="Take this tin out" icon="bin" onPress={onRemove} /> : null}
+      <TextSheet
+        ask={naming ? { title: 'Name of the tin', value: tin.name, fault: nameFault } : null}
+        onClose={() => setNaming(false)}
+        onSave={(name) => {
+          setNaming(false);
+          onChange({ ...tin, name: name.trim() });
+        }}
+      />
+    </Card>
+  );
+}

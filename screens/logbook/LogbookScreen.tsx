@@ -1,0 +1,76 @@
+import { format } from 'date-fns/format';
+import { View } from 'react-native';
+import { observedFactor } from '../../core/bench';
+import type { RunDoc } from '../../core/exchange/documents';
+import { formatDuration, join } from '../../core/quantity';
+import { runsIn } from '../../state/documents';
+import { useDocuments } from '../../state/store';
+import { Card } from '../../ui/card';
+import { Screen } from '../../ui/screen';
+import { Body, Small, Strong } from '../../ui/text';
+import { space, useTokens } from '../../ui/theme';
+import { FINISH_WORDS } from '../runs/CloseSheet';
+import { useRunWords } from '../runs/RunList';
+
+/** What was planned and what happened, for every closed run. */
+export function LogbookScreen() {
+  const docs = useDocuments((state) => state.docs);
+  const closed = runsIn(docs)
+    .filter((run) => run.closed !== null)
+    .sort((a, b) => (b.closed?.at ?? 0) - (a.closed?.at ?? 0));
+  return (
+    <Screen title="Logbook">
+      {closed.length === 0 ? (
+        <Card title="No run is closed yet">
+          <Body>Close a run after baking and it stands here: what was planned beside what came out.</Body>
+        </Card>
+      ) : null}
+      {closed.map((run) => (
+        <Record key={run.id} run={run} />
+      ))}
+      <Small>Records so far. What this kitchen learns from them, its own oven factor first, comes here in a later version.</Small>
+    </Screen>
+  );
+}
+
+function Record({ run }: { readonly run: RunDoc }) {
+  const words = useRunWords();
+  const { line } = useTokens();
+  const { closed } = run;
+  if (!closed) return null;
+  const wanted = run.lines.reduce((sum, item) => sum + item.count, 0);
+  return (
+    <Card title={run.name}>
+      <Small>{`${format(closed.at, 'EEEE d MMMM yyyy, HH:mm')}. ${words(run)}.`}</Small>
+      <Compare name="Pieces" planned={String(wanted)} happened={String(closed.made)} />
+      <Compare name="Ended" planned="" happened={FINISH_WORDS[closed.finish]} />
+      {run.clocks.map((clock) => {
+        const factor = observedFactor(clock);
+        if (factor === null || clock.endedAt === null) return null;
+        return (
+          <Compare
+            key={clock.id}
+            name={`Load ${clock.load}, oven`}
+            planned={join(formatDuration(clock.expectedS))}
+            happened={`${join(formatDuration((clock.endedAt - clock.startedAt) / 1000))} (×${factor.toFixed(2)})`}
+          />
+        );
+      })}
+      {closed.note ? (
+        <View style={{ borderTopWidth: 1, borderTopColor: line, paddingTop: space(1) }}>
+          <Body>{closed.note}</Body>
+        </View>
+      ) : null}
+    </Card>
+  );
+}
+
+function Compare({ name, planned, happened }: { readonly name: string; readonly planned: string; readonly happened: string }) {
+  return (
+    <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: space(2) }}>
+      <Body style={{ flex: 1 }}>{name}</Body>
+      {planned ? <Body soft>{`planned ${planned}`}</Body> : null}
+      <Strong>{happened}</Strong>
+    </View>
+  );
+}

@@ -1,0 +1,85 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import { closedSchema, type Closed, type RunDoc } from '../../core/exchange/documents';
+import { readWith } from '../../core/exchange/read';
+import type { FinishKind, LinePlan } from '../../core/plan';
+import { readNumberField } from '../../core/quantity';
+import { changeRun } from '../../state/store';
+import { Chip, Chips, MainAction } from '../../ui/actions';
+import { Sheet } from '../../ui/sheet';
+import { Small, Strong } from '../../ui/text';
+import { useTokens } from '../../ui/theme';
+
+export const FINISH_WORDS: Readonly<Record<FinishKind, string>> = {
+  sunk: 'sunk',
+  flat: 'flat',
+  gentle: 'gently domed',
+  high: 'high-domed',
+  over: 'ran over',
+};
+
+interface CloseProps {
+  readonly run: RunDoc;
+  readonly plan: LinePlan;
+  readonly visible: boolean;
+  readonly onClose: () => void;
+}
+
+/** A few questions at the end of a run: how many, how they came out, anything to remember. */
+export function CloseSheet(props: CloseProps) {
+  return (
+    <Sheet title="Close the run" visible={props.visible} onClose={props.onClose}>
+      {props.visible ? <CloseForm {...props} /> : null}
+    </Sheet>
+  );
+}
+
+function CloseForm({ run, plan, onClose }: CloseProps) {
+  const router = useRouter();
+  const { carnelian } = useTokens();
+  const [made, setMade] = useState(String(run.clocks.reduce((sum, clock) => sum + clock.pieces, 0)));
+  const [finish, setFinish] = useState<Closed['finish']>(plan.finish.kind);
+  const [note, setNote] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const close = () => {
+    const read = readWith<Closed>(closedSchema, { at: Date.now(), made: readNumberField(made), finish, note });
+    if (!read.ok) {
+      setFault(read.faults[0]?.field === 'made' ? 'Write a whole number of pieces from 0 to 5000.' : (read.faults[0]?.fault ?? ''));
+      return;
+    }
+    onClose();
+    changeRun(`Close ${run.name}`, { ...run, closed: read.value });
+    router.navigate('/logbook');
+  };
+  return (
+    <>
+      <TextInput
+        mode="outlined"
+        label="Good ones that came out"
+        aria-label="Good ones that came out"
+        value={made}
+        inputMode="numeric"
+        onChangeText={(text) => {
+          setMade(text);
+          setFault(null);
+        }}
+        error={fault !== null}
+      />
+      {fault ? (
+        <View role="alert">
+          <Strong style={{ color: carnelian }}>{fault}</Strong>
+        </View>
+      ) : null}
+      <Small>{`How they ended. The plan said ${plan.finish.name}.`}</Small>
+      <Chips label="How they ended">
+        {(Object.keys(FINISH_WORDS) as FinishKind[]).map((kind) => (
+          <Chip key={kind} title={FINISH_WORDS[kind]} selected={kind === finish} onPress={() => setFinish(kind)} />
+        ))}
+      </Chips>
+      <TextInput mode="outlined" label="Anything to remember" aria-label="Anything to remember" value={note} onChangeText={setNote} multiline maxLength={2000} />
+      <MainAction title="Into the logbook" onPress={close} large />
+    </>
+  );
+}

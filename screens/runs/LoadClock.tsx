@@ -1,0 +1,105 @@
+import { View } from 'react-native';
+import Svg, { Line, Rect } from 'react-native-svg';
+import { clockPhase, doneTests, observedFactor, recordLook } from '../../core/bench';
+import type { ClockDoc, LookResult, RunDoc } from '../../core/exchange/documents';
+import { formatDuration, join } from '../../core/quantity';
+import { useNow } from '../../state/clock';
+import { changeRun } from '../../state/store';
+import { clockOf } from '../../state/time';
+import { QuietAction, MainAction } from '../../ui/actions';
+import { Card } from '../../ui/card';
+import { Body, Small, Strong } from '../../ui/text';
+import { FONT, space, useTokens } from '../../ui/theme';
+
+/** Minutes and seconds: 12:07. */
+function countdown(seconds: number): string {
+  const whole = Math.max(0, Math.ceil(seconds));
+  const minutes = Math.floor(whole / 60);
+  return `${minutes}:${String(whole % 60).padStart(2, '0')}`;
+}
+
+const RESULT: Readonly<Record<LookResult, string>> = { 'not yet': 'not yet', nearly: 'nearly', done: 'done', over: 'too far' };
+
+/** The clock of one load in the oven: time to the next look, the range it is likely done in, and the look's answer. */
+export function LoadClock({ run, clock, title, dark }: { readonly run: RunDoc; readonly clock: ClockDoc; readonly title: string; readonly dark: boolean }) {
+  const now = useNow(1000);
+  const { carnelian, carnelianSoft, raised } = useTokens();
+  const phase = clockPhase(clock, now);
+  const at = (seconds: number) => clockOf(clock.startedAt + seconds * 1000);
+  const answer = (result: LookResult) => {
+    const next = recordLook(clock, result, Date.now());
+    changeRun(`Look at load ${clock.load}: ${RESULT[result]}`, { ...run, clocks: run.clocks.map((item) => (item.id === clock.id ? next : item)) });
+  };
+  if (phase.phase === 'ended') {
+    const factor = observedFactor(clock) ?? 1;
+    const off = Math.round((factor - 1) * 100);
+    const against = off === 0 ? 'just as expected' : `${Math.abs(off)} % ${off > 0 ? 'longer' : 'shorter'} than expected`;
+    return (
+      <Card title={title}>
+        <Strong style={{ fontSize: 22, lineHeight: 28 }}>{`Out after ${join(formatDuration(phase.tookS))}`}</Strong>
+        <Body>{`${clock.pieces} pieces, ${against}. Last look: ${RESULT[phase.result]}.`}</Body>
+        <Looks clock={clock} />
+      </Card>
+    );
+  }
+  const looking = phase.phase === 'look';
+  return (
+    <Card title={title} style={looking ? { backgroundColor: carnelianSoft } : { backgroundColor: raised }}>
+      <View role="timer" aria-label={`Load ${clock.load}`}>
+        <Small>{looking ? (phase.late ? 'Past the usual range' : 'Open the door and look') : `Until the ${clock.looks.length === 0 ? 'first' : 'next'} look at ${clockOf(phase.nextLookAt)}`}</Small>
+        <Body style={{ fontFamily: FONT.sansStrong, fontSize: 64, lineHeight: 72, color: looking ? carnelian : undefined }}>
+          {looking ? 'Look now' : countdown(phase.untilLookS)}
+        </Body>
+      </View>
+      <RangeBar clock={clock} now={now} />
+      <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+        {(
+          [
+            ['First look', clock.firstLookS],
+            ['Expected', clock.expectedS],
+            ['Latest', clock.latestS],
+          ] as const
+        ).map(([name, seconds]) => (
+          <View key={name}>
+            <Small>{name}</Small>
+            <Strong style={{ fontSize: 20 }}>{at(seconds)}</Strong>
+          </View>
+        ))}
+      </View>
+      <View>
+        {doneTests(dark).map((test) => (
+          <Small key={test} soft={false}>{`– ${test}`}</Small>
+        ))}
+      </View>
+      <View style={{ flexDirection: 'row', gap: space(1), flexWrap: 'wrap' }}>
+        <QuietAction title="Not yet" large onPress={() => answer('not yet')} style={{ flex: 1 }} />
+        <QuietAction title="Nearly" large onPress={() => answer('nearly')} style={{ flex: 1 }} />
+      </View>
+      <MainAction title="Done, out it comes" large onPress={() => answer('done')} />
+      <Looks clock={clock} />
+    </Card>
+  );
+}
+
+function Looks({ clock }: { readonly clock: ClockDoc }) {
+  if (clock.looks.length === 0) return <Small>{`In at ${clockOf(clock.startedAt)}.`}</Small>;
+  const looks = clock.looks.map((look) => `${clockOf(look.at)} ${RESULT[look.result]}`).join(', ');
+  return <Small>{`In at ${clockOf(clock.startedAt)}. Looks: ${looks}.`}</Small>;
+}
+
+/** The time from going in to the latest, with the likely range as a band and now as a needle. */
+function RangeBar({ clock, now }: { readonly clock: ClockDoc; readonly now: number }) {
+  const { sunk, material, ink, carnelian } = useTokens();
+  const end = clock.latestS * 1.1;
+  const at = (seconds: number) => (Math.min(Math.max(seconds, 0), end) / end) * 100;
+  const gone = (now - clock.startedAt) / 1000;
+  return (
+    <Svg width="100%" height={28} aria-hidden>
+      <Rect x="0%" y={8} width="100%" height={12} rx={6} fill={sunk} />
+      <Rect x="0%" y={8} width={`${at(gone)}%`} height={12} rx={6} fill={material.batter} />
+      <Rect x={`${at(clock.firstLookS)}%`} y={8} width={`${at(clock.latestS) - at(clock.firstLookS)}%`} height={12} fill={material.crumb} opacity={0.75} />
+      <Line x1={`${at(clock.expectedS)}%`} x2={`${at(clock.expectedS)}%`} y1={4} y2={24} stroke={ink} strokeWidth={2} />
+      <Line x1={`${at(gone)}%`} x2={`${at(gone)}%`} y1={0} y2={28} stroke={carnelian} strokeWidth={4} />
+    </Svg>
+  );
+}

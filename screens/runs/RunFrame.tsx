@@ -1,0 +1,128 @@
+import { useRouter, type Href } from 'expo-router';
+import type { ReactNode } from 'react';
+import { View, useWindowDimensions } from 'react-native';
+import type { RunDoc } from '../../core/exchange/documents';
+import type { LinePlan } from '../../core/plan';
+import { useNow } from '../../state/clock';
+import { useRun } from '../../state/plans';
+import { awayText, whenText } from '../../state/time';
+import { MainAction } from '../../ui/actions';
+import { Card } from '../../ui/card';
+import { Notice } from '../../ui/notice';
+import { Screen } from '../../ui/screen';
+import { Strata } from '../../ui/strata';
+import { Tap } from '../../ui/tap';
+import { Small } from '../../ui/text';
+import { EXTRA_WIDE, FONT, WIDE, space, useTokens } from '../../ui/theme';
+import { LineCut } from './LineCut';
+import { RunList } from './RunList';
+
+export type Stage = 'pieces' | 'sums' | 'gather' | 'bake';
+
+const STAGES: readonly { readonly stage: Stage; readonly name: string }[] = [
+  { stage: 'pieces', name: 'Pieces' },
+  { stage: 'sums', name: 'Sums' },
+  { stage: 'gather', name: 'Gather' },
+  { stage: 'bake', name: 'Bake' },
+];
+
+export const stageHref = (id: string, stage: Stage): Href => ({ pathname: `/runs/[id]/${stage}`, params: { id } });
+
+interface RunFrameProps {
+  readonly id: string;
+  readonly stage: Stage;
+  readonly foot?: (run: RunDoc, plan: LinePlan) => ReactNode;
+  readonly children: (run: RunDoc, plan: LinePlan) => ReactNode;
+  /** Shown in place of the stage where the line cannot be planned, above what is wrong. */
+  readonly unplanned?: (run: RunDoc) => ReactNode;
+}
+
+/** A run at one of its stages: title, stages, the work, and on a wide screen the runs and the cut at its sides. */
+export function RunFrame({ id, stage, foot, children, unplanned }: RunFrameProps) {
+  const view = useRun(id);
+  const now = useNow(60_000);
+  const router = useRouter();
+  const { width } = useWindowDimensions();
+  const toRuns = () => router.navigate('/');
+  if (view.state === 'missing') {
+    return (
+      <Screen title="No such run" onBack={toRuns} foot={<MainAction title="To the runs" onPress={toRuns} />}>
+        <Notice fault="This run is not in this browser." mend="It may have been taken out, or the link is from another device." />
+      </Screen>
+    );
+  }
+  const { run } = view;
+  const planned = view.state === 'planned';
+  const screen = (
+    <Screen
+      title={run.name}
+      under={`ready ${whenText(run.readyAt, now)}, ${awayText(run.readyAt, now)}`}
+      onBack={toRuns}
+      band={<Stages id={id} stage={stage} />}
+      foot={planned ? foot?.(run, view.plan) : undefined}
+      beside={planned && width >= EXTRA_WIDE ? <Beside run={run} plan={view.plan} /> : undefined}
+    >
+      {planned ? (
+        children(run, view.plan)
+      ) : (
+        <>
+          {unplanned?.(run)}
+          <Notice fault={view.line.fault.fault} mend={view.line.fault.mend} />
+          {view.line.fault.field === 'formula' && view.line.formula ? (
+            <MainAction
+              title="Open the formula"
+              onPress={() => router.navigate({ pathname: '/formulas/[id]', params: { id: view.line.line.formulaId } })}
+            />
+          ) : null}
+        </>
+      )}
+    </Screen>
+  );
+  if (width < WIDE) return screen;
+  return (
+    <View style={{ flex: 1, flexDirection: 'row', minHeight: 0 }}>
+      <RunList openId={id} />
+      {screen}
+    </View>
+  );
+}
+
+function Beside({ run, plan }: { readonly run: RunDoc; readonly plan: LinePlan }) {
+  return (
+    <>
+      <LineCut plan={plan} width={350} height={250} />
+      <Card title="The grams">
+        <Strata plan={plan} runId={run.id} />
+      </Card>
+    </>
+  );
+}
+
+/** The stages of a run, in the order of the work, as one banded strip. */
+function Stages({ id, stage }: { readonly id: string; readonly stage: Stage }) {
+  const router = useRouter();
+  const { carnelian, line, inkSoft, ink } = useTokens();
+  const at = STAGES.findIndex((item) => item.stage === stage);
+  return (
+    <View role="tablist" aria-label="Stages of the run" style={{ flexDirection: 'row', gap: 3 }}>
+      {STAGES.map((item, i) => {
+        const here = i === at;
+        return (
+          <Tap
+            key={item.stage}
+            role="tab"
+            selected={here}
+            label={item.name}
+            onPress={() => router.navigate(stageHref(id, item.stage))}
+            style={{ flex: 1, alignItems: 'center', gap: 4 }}
+          >
+            <Small style={{ color: here ? ink : inkSoft, fontFamily: here ? FONT.sansStrong : FONT.sans, fontSize: 15 }}>
+              {item.name}
+            </Small>
+            <View style={{ height: here ? 6 : 3, width: '100%', borderRadius: 3, backgroundColor: i <= at ? carnelian : line, marginTop: space(0.5) }} />
+          </Tap>
+        );
+      })}
+    </View>
+  );
+}

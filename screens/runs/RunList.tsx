@@ -1,0 +1,64 @@
+import { useRouter } from 'expo-router';
+import { ScrollView, View } from 'react-native';
+import type { RunDoc } from '../../core/exchange/documents';
+import { useNow } from '../../state/clock';
+import { formulaIn, runsIn } from '../../state/documents';
+import { useDocuments } from '../../state/store';
+import { whenText } from '../../state/time';
+import { QuietAction } from '../../ui/actions';
+import { Tap } from '../../ui/tap';
+import { Small, Strong } from '../../ui/text';
+import { space, useTokens } from '../../ui/theme';
+import { stageHref } from './RunFrame';
+
+/** "36 Honey and thyme". */
+export function useRunWords(): (run: RunDoc) => string {
+  const docs = useDocuments((state) => state.docs);
+  return (run) =>
+    run.lines
+      .map((line) => `${line.count} ${formulaIn(docs, line.formulaId)?.name ?? 'of a formula that is gone'}`)
+      .join(', ');
+}
+
+/** The runs at the left of a wide screen. */
+export function RunList({ openId }: { readonly openId: string | null }) {
+  const runs = useDocuments((state) => state.docs);
+  const router = useRouter();
+  const { line } = useTokens();
+  return (
+    <View role="complementary" aria-label="Runs" style={{ width: 264, borderRightWidth: 1, borderRightColor: line }}>
+      <ScrollView contentContainerStyle={{ padding: space(2), gap: space(1) }}>
+        <QuietAction title="New run" icon="plus" onPress={() => router.navigate('/runs/new')} />
+        {runsIn(runs).map((run) => (
+          <RunRow key={run.id} run={run} open={run.id === openId} />
+        ))}
+      </ScrollView>
+    </View>
+  );
+}
+
+export function RunRow({ run, open = false }: { readonly run: RunDoc; readonly open?: boolean }) {
+  const router = useRouter();
+  const now = useNow(60_000);
+  const words = useRunWords();
+  const { carnelianSoft, raised, carnelian, line } = useTokens();
+  return (
+    <Tap
+      role="link"
+      label={`${run.name}, ${words(run)}, ready ${whenText(run.readyAt, now)}`}
+      selected={open}
+      onPress={() => router.navigate(stageHref(run.id, 'sums'))}
+      style={{
+        borderRadius: 14,
+        backgroundColor: open ? carnelianSoft : raised,
+        borderLeftWidth: 6,
+        borderLeftColor: run.closed ? line : carnelian,
+        padding: space(1.5),
+      }}
+    >
+      <Strong>{run.name}</Strong>
+      <Small>{words(run)}</Small>
+      <Small>{run.closed ? `closed: ${run.closed.made} made` : `ready ${whenText(run.readyAt, now)}`}</Small>
+    </Tap>
+  );
+}

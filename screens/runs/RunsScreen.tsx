@@ -1,0 +1,124 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import type { RunDoc } from '../../core/exchange/documents';
+import { cupcakeCut } from '../../core/piece';
+import { useNow } from '../../state/clock';
+import { runsIn } from '../../state/documents';
+import { planOf } from '../../state/plans';
+import { useDocuments } from '../../state/store';
+import { awayText, clockOf, clockText, localNow, whenText } from '../../state/time';
+import { MainAction } from '../../ui/actions';
+import { Card } from '../../ui/card';
+import { CutDrawing } from '../../ui/cut';
+import { Icon } from '../../ui/icons';
+import { Screen } from '../../ui/screen';
+import { Tap } from '../../ui/tap';
+import { Body, Heading, Small, Strong } from '../../ui/text';
+import { FONT, space, useTokens } from '../../ui/theme';
+import { nextThing } from './nextThing';
+import { stageHref } from './RunFrame';
+import { RunRow, useRunWords } from './RunList';
+
+/** What is being made, for when, and the very next thing to do. */
+export function RunsScreen() {
+  const docs = useDocuments((state) => state.docs);
+  const runs = runsIn(docs);
+  const open = runs.filter((run) => !run.closed);
+  const closed = runs.filter((run) => run.closed);
+  const [first, ...others] = open;
+  return (
+    <Screen title="Runs">
+      {first ? <NextCard run={first} /> : <Empty />}
+      <Heading level={3}>What are you making?</Heading>
+      <PieceTile />
+      {others.length > 0 ? <Heading level={3}>Also planned</Heading> : null}
+      {others.map((run) => (
+        <RunRow key={run.id} run={run} />
+      ))}
+      {closed.length > 0 ? <Heading level={3}>Closed</Heading> : null}
+      {closed.map((run) => (
+        <RunRow key={run.id} run={run} />
+      ))}
+    </Screen>
+  );
+}
+
+function Empty() {
+  return (
+    <Card title="Nothing planned">
+      <Body>Say what you want to have and when. The weights, the wells, the oven and the clock follow from it.</Body>
+    </Card>
+  );
+}
+
+function NextCard({ run }: { readonly run: RunDoc }) {
+  const docs = useDocuments((state) => state.docs);
+  const now = useNow(1000 * 20);
+  const router = useRouter();
+  const words = useRunWords();
+  const { carnelian } = useTokens();
+  const [line] = planOf(run, docs, now);
+  const next = line?.planned ? nextThing(run, line, localNow(now)) : null;
+  const at = next?.atMs ? clockOf(next.atMs) : next?.at ? whenText(next.at, now) : null;
+  const late = next?.at ? next.at < localNow(now) : false;
+  return (
+    <Card>
+      <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: space(2) }}>
+        <View style={{ flex: 1 }}>
+          <Heading level={2}>{run.name}</Heading>
+          <Body>{words(run)}</Body>
+          <Small>{`ready ${whenText(run.readyAt, now)}, ${awayText(run.readyAt, now)}`}</Small>
+        </View>
+        {line?.planned ? <CutDrawing cut={line.cut} width={116} height={84} bare label="The piece, cut through" /> : null}
+      </View>
+      {next ? (
+        <View style={{ borderLeftWidth: 6, borderLeftColor: carnelian, paddingLeft: space(2) }}>
+          <Small>Next</Small>
+          <Strong style={{ fontSize: 20, lineHeight: 26 }}>{next.words}</Strong>
+          {at ? (
+            <Body soft={!late} style={late ? { color: carnelian, fontFamily: FONT.sansStrong } : undefined}>
+              {next.atMs ? `at ${at}` : `${at}, ${awayText(next.at ?? run.readyAt, now)}`}
+            </Body>
+          ) : null}
+        </View>
+      ) : line && !line.planned ? (
+        <Body>{line.fault.fault}</Body>
+      ) : null}
+      {next && line?.planned && next.at && line.startBy && !late ? (
+        <Small>{`Latest safe start ${clockText(line.startBy)}, reckoned with the longer end of every time.`}</Small>
+      ) : null}
+      <MainAction title="Go on" onPress={() => router.navigate(stageHref(run.id, next?.stage === 'gather' && next.at ? 'sums' : (next?.stage ?? 'sums')))} />
+    </Card>
+  );
+}
+
+/** A sample cupcake for the tile: a standard well, half full, gently domed. */
+const SAMPLE = cupcakeCut({ topMm: 70, baseMm: 52, depthMm: 36 }, 58, 114);
+
+function PieceTile() {
+  const router = useRouter();
+  const { raised, line, ink, inkSoft } = useTokens();
+  return (
+    <Tap
+      label="Cupcakes: start a run"
+      onPress={() => router.navigate('/runs/new')}
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: space(2),
+        borderRadius: 18,
+        borderWidth: 1.5,
+        borderColor: line,
+        backgroundColor: raised,
+        padding: space(2),
+      }}
+    >
+      <CutDrawing cut={SAMPLE} width={92} height={68} bare label="" />
+      <View style={{ flex: 1 }}>
+        <Strong style={{ fontSize: 19, color: ink }}>Cupcakes</Strong>
+        <Small style={{ color: inkSoft }}>Minis and large ones too, by the tin you bake them in</Small>
+      </View>
+      <Icon name="next" color={inkSoft} />
+    </Tap>
+  );
+}

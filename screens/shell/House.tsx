@@ -1,0 +1,45 @@
+import { useEffect, useMemo, type ReactNode } from 'react';
+import { View, useColorScheme } from 'react-native';
+import { PaperProvider } from 'react-native-paper';
+import { localNow } from '../../state/time';
+import { useDocuments, useKitchen } from '../../state/store';
+import { StoneBands } from '../../ui/card';
+import { PaperIcon } from '../../ui/icons';
+import { Heading } from '../../ui/text';
+import { DARK, LIGHT, TokensContext, paperTheme, space } from '../../ui/theme';
+import { Shell } from './Shell';
+
+/** Theme, documents and frame round every screen. Screens wait here until documents and fonts are in. */
+export function House({ fontsReady, children }: { readonly fontsReady: boolean; readonly children: ReactNode }) {
+  const ready = useDocuments((state) => state.ready);
+  const hydrate = useDocuments((state) => state.hydrate);
+  useEffect(() => {
+    void hydrate(localNow(Date.now()));
+  }, [hydrate]);
+  const choice = useKitchen().prefs.theme;
+  const system = useColorScheme();
+  const tokens = (choice === 'system' ? system : choice) === 'dark' ? DARK : LIGHT;
+  const theme = useMemo(() => paperTheme(tokens), [tokens]);
+  useEffect(() => {
+    document.documentElement.style.backgroundColor = tokens.ground;
+    document.documentElement.style.colorScheme = tokens.dark ? 'dark' : 'light';
+  }, [tokens]);
+  return (
+    <TokensContext value={tokens}>
+      <PaperProvider theme={theme} settings={{ icon: PaperIcon, rippleEffectEnabled: false }}>
+        {ready && fontsReady ? <Shell>{children}</Shell> : <Opening />}
+      </PaperProvider>
+    </TokensContext>
+  );
+}
+
+function Opening() {
+  return (
+    <View role="main" style={{ flex: 1, justifyContent: 'center', alignItems: 'center', gap: space(2) }}>
+      <View style={{ width: 160 }}>
+        <StoneBands height={16} />
+      </View>
+      <Heading level={1}>Carnelian</Heading>
+    </View>
+  );
+}

@@ -1,0 +1,89 @@
+import { usePathname, useRouter, type Href } from 'expo-router';
+import type { ReactNode } from 'react';
+import { View, useWindowDimensions } from 'react-native';
+import { WhySheet } from '../../ui/whySheet';
+import { Icon, type IconName } from '../../ui/icons';
+import { Tap } from '../../ui/tap';
+import { Small } from '../../ui/text';
+import { FONT, WIDE, space, useTokens } from '../../ui/theme';
+import { SaveFault } from './SaveFault';
+import { Shortcuts } from './Shortcuts';
+
+interface Place {
+  readonly name: string;
+  readonly icon: IconName;
+  readonly href: Href;
+  readonly path: string;
+}
+
+/** The five places, in the order of the work. */
+export const PLACES: readonly Place[] = [
+  { name: 'Runs', icon: 'runs', href: '/', path: '/runs' },
+  { name: 'Formulas', icon: 'formulas', href: '/formulas', path: '/formulas' },
+  { name: 'Bench', icon: 'bench', href: '/bench', path: '/bench' },
+  { name: 'Logbook', icon: 'logbook', href: '/logbook', path: '/logbook' },
+  { name: 'Kitchen', icon: 'kitchen', href: '/kitchen', path: '/kitchen' },
+];
+
+export function Shell({ children }: { readonly children: ReactNode }) {
+  const { width } = useWindowDimensions();
+  const { ground } = useTokens();
+  const wide = width >= WIDE;
+  return (
+    <View style={{ flex: 1, backgroundColor: ground, flexDirection: wide ? 'row' : 'column' }}>
+      {wide ? <Places wide /> : null}
+      <View role="main" style={{ flex: 1, minHeight: 0 }}>
+        <SaveFault />
+        {children}
+      </View>
+      {wide ? null : <Places wide={false} />}
+      <WhySheet />
+      <Shortcuts />
+    </View>
+  );
+}
+
+function Places({ wide }: { readonly wide: boolean }) {
+  const path = usePathname();
+  const router = useRouter();
+  const { raised, carnelian, inkSoft, line, carnelianSoft } = useTokens();
+  const here = PLACES.find((place) => path.startsWith(place.path)) ?? PLACES[0];
+  return (
+    <View
+      role="navigation"
+      aria-label="Places"
+      style={
+        wide
+          ? { width: 96, paddingVertical: space(2), gap: space(1), alignItems: 'center', borderRightWidth: 1, borderRightColor: line }
+          : { flexDirection: 'row', backgroundColor: raised, borderTopWidth: 1, borderTopColor: line, paddingHorizontal: space(0.5) }
+      }
+    >
+      {PLACES.map((place) => {
+        const selected = place === here;
+        return (
+          <Tap
+            key={place.name}
+            role="link"
+            selected={selected}
+            label={place.name}
+            onPress={() => router.navigate(place.href)}
+            style={{ flex: wide ? undefined : 1, width: wide ? 84 : undefined, minHeight: 60, alignItems: 'center', borderRadius: 14, paddingVertical: 4 }}
+          >
+            {/* A band over the place one stands in. */}
+            <View
+              style={{
+                paddingHorizontal: space(2),
+                paddingVertical: 3,
+                borderRadius: 10,
+                backgroundColor: selected ? carnelianSoft : undefined,
+              }}
+            >
+              <Icon name={place.icon} color={selected ? carnelian : inkSoft} />
+            </View>
+            <Small style={selected ? { color: carnelian, fontFamily: FONT.sansStrong } : undefined}>{place.name}</Small>
+          </Tap>
+        );
+      })}
+    </View>
+  );
+}

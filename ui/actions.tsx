@@ -1,0 +1,116 @@
+import { View, type StyleProp, type ViewStyle } from 'react-native';
+import { Icon, type IconName } from './icons';
+import { Tap } from './tap';
+import { Body, Strong } from './text';
+import { FONT, space, useTokens } from './theme';
+
+interface ActionProps {
+  readonly title: string;
+  readonly onPress: () => void;
+  readonly icon?: IconName;
+  readonly disabled?: boolean;
+  readonly large?: boolean;
+  readonly style?: StyleProp<ViewStyle>;
+}
+
+/** The one main action of a screen. */
+export function MainAction({ title, onPress, icon, disabled, large = false, style }: ActionProps) {
+  const { carnelian, onCarnelian, ink } = useTokens();
+  return (
+    <Tap
+      onPress={onPress}
+      disabled={disabled}
+      pressedColor={ink}
+      style={[
+        {
+          minHeight: large ? 64 : 56,
+          borderRadius: 16,
+          backgroundColor: carnelian,
+          flexDirection: 'row',
+          alignItems: 'center',
+          gap: space(1),
+          paddingHorizontal: space(3),
+        },
+        style,
+      ]}
+    >
+      {icon ? <Icon name={icon} color={onCarnelian} /> : null}
+      <Body style={{ color: onCarnelian, fontFamily: FONT.sansStrong, fontSize: large ? 20 : 18, textAlign: 'center' }}>
+        {title}
+      </Body>
+    </Tap>
+  );
+}
+
+/** A lesser action: ink on paper with a line round it. */
+export function QuietAction({ title, onPress, icon, disabled, large = false, style }: ActionProps) {
+  const { line, ink, raised } = useTokens();
+  return (
+    <Tap
+      onPress={onPress}
+      disabled={disabled}
+      style={[
+        {
+          minHeight: large ? 64 : 48,
+          borderRadius: 14,
+          borderWidth: 1.5,
+          borderColor: line,
+          backgroundColor: raised,
+          flexDirection: 'row',
+          alignItems: 'center',
+          justifyContent: 'center',
+          gap: space(1),
+          paddingHorizontal: space(2),
+        },
+        style,
+      ]}
+    >
+      {icon ? <Icon name={icon} color={ink} size={20} /> : null}
+      <Strong style={{ textAlign: 'center' }}>{title}</Strong>
+    </Tap>
+  );
+}
+
+/** One of a few values to take with a tap. */
+export function Chip({
+  title,
+  detail,
+  selected,
+  onPress,
+  label,
+}: {
+  readonly title: string;
+  readonly detail?: string;
+  readonly selected: boolean;
+  readonly onPress: () => void;
+  readonly label?: string;
+}) {
+  const { line, raised, ink, carnelianSoft, carnelian } = useTokens();
+  return (
+    <Tap
+      role="radio"
+      checked={selected}
+      label={label ?? (detail ? `${title}, ${detail}` : title)}
+      onPress={onPress}
+      style={{
+        borderRadius: 12,
+        borderWidth: selected ? 2 : 1.5,
+        borderColor: selected ? carnelian : line,
+        backgroundColor: selected ? carnelianSoft : raised,
+        paddingHorizontal: space(2),
+        paddingVertical: space(1),
+      }}
+    >
+      <Strong style={{ color: ink }}>{title}</Strong>
+      {detail ? <Body soft style={{ fontSize: 14, lineHeight: 18 }}>{detail}</Body> : null}
+    </Tap>
+  );
+}
+
+export function Chips({ children, label }: { readonly children: React.ReactNode; readonly label: string }) {
+  return (
+    <View role="radiogroup" aria-label={label} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
+      {children}
+    </View>
+  );
+}

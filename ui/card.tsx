@@ -1,0 +1,42 @@
+import type { ReactNode } from 'react';
+import { View, type StyleProp, type ViewStyle } from 'react-native';
+import { Heading } from './text';
+import { space, useTokens } from './theme';
+
+/** A section of a screen, set off by a band at its top rather than by a box. */
+export function Card({
+  title,
+  children,
+  style,
+}: {
+  readonly title?: string;
+  readonly children: ReactNode;
+  readonly style?: StyleProp<ViewStyle>;
+}) {
+  const { raised } = useTokens();
+  return (
+    <View style={[{ backgroundColor: raised, borderRadius: 18, padding: space(2.5), gap: space(1.5) }, style]}>
+      {title ? <Heading level={3}>{title}</Heading> : null}
+      {children}
+    </View>
+  );
+}
+
+/** The house's mark: a stone cut through, its bands one over another. */
+export function StoneBands({ height = 6 }: { readonly height?: number }) {
+  const { carnelian, material } = useTokens();
+  const bands = [
+    [carnelian, 5],
+    [material.batter, 2],
+    [material.crumb, 3],
+    [material.ingredient, 1],
+    [carnelian, 2],
+  ] as const;
+  return (
+    <View aria-hidden style={{ flexDirection: 'row', height, borderRadius: height / 2, overflow: 'hidden' }}>
+      {bands.map(([color, share], i) => (
+        <View key={i} style={{ flex: share, backgroundColor: color }} />
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,33 @@
+import { useState } from 'react';
+import { NumberSheet, type NumberAsk } from './numberSheet';
+import { Value } from './sentence';
+
+/** A number in a sentence: a tap asks for another. */
+export function NumberValue({
+  text,
+  label,
+  ask,
+  onSave,
+  testID,
+}: {
+  readonly text: string;
+  readonly label: string;
+  readonly ask: NumberAsk;
+  readonly onSave: (value: number) => void;
+  readonly testID?: string;
+}) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Value text={text} label={label} onPress={() => setOpen(true)} testID={testID} />
+      <NumberSheet
+        ask={open ? ask : null}
+        onClose={() => setOpen(false)}
+        onSave={(value) => {
+          setOpen(false);
+          onSave(value);
+        }}
+      />
+    </>
+  );
+}

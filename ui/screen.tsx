@@ -1,0 +1,100 @@
+import type { ReactNode } from 'react';
+import { ScrollView, View, useWindowDimensions } from 'react-native';
+import { useDocuments } from '../state/store';
+import { StoneBands } from './card';
+import { Icon, type IconName } from './icons';
+import { Tap } from './tap';
+import { Heading, Small } from './text';
+import { WIDE, space, useTokens } from './theme';
+
+export const useWide = (): boolean => useWindowDimensions().width >= WIDE;
+
+interface ScreenProps {
+  readonly title: string;
+  /** A line under the title. */
+  readonly under?: string;
+  readonly onBack?: () => void;
+  readonly actions?: ReactNode;
+  /** Under the title and above the scroll, such as the stages of a run. */
+  readonly band?: ReactNode;
+  /** Stays at the bottom, in the thumb's reach. */
+  readonly foot?: ReactNode;
+  readonly children: ReactNode;
+  /** Stands to the right of the work where there is room. */
+  readonly beside?: ReactNode;
+}
+
+/** The frame of every screen: title, undo, the work, and the main action at the thumb. */
+export function Screen({ title, under, onBack, actions, band, foot, children, beside }: ScreenProps) {
+  const wide = useWide();
+  const { ground, line } = useTokens();
+  return (
+    <View style={{ flex: 1, minHeight: 0 }}>
+      <View style={{ paddingHorizontal: space(wide ? 4 : 2), paddingTop: space(wide ? 3 : 1.5), gap: space(1) }}>
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(0.5) }}>
+          {onBack ? <IconTap name="back" label="Back" onPress={onBack} /> : null}
+          <View style={{ flex: 1 }}>
+            <Heading level={1}>{title}</Heading>
+            {under ? <Small>{under}</Small> : null}
+          </View>
+          {actions}
+          <Undo />
+        </View>
+        {band ?? <StoneBands />}
+      </View>
+      <View style={{ flex: 1, minHeight: 0, flexDirection: 'row' }}>
+        <ScrollView
+          style={{ flex: 1 }}
+          contentContainerStyle={{
+            paddingHorizontal: space(wide ? 4 : 2),
+            paddingTop: space(2),
+            paddingBottom: space(4),
+            gap: space(2),
+            maxWidth: 760,
+            width: '100%',
+          }}
+        >
+          {children}
+        </ScrollView>
+        {beside ? (
+          <ScrollView
+            style={{ width: 400, flexGrow: 0, borderLeftWidth: 1, borderLeftColor: line }}
+            contentContainerStyle={{ padding: space(3), gap: space(2) }}
+          >
+            {beside}
+          </ScrollView>
+        ) : null}
+      </View>
+      {foot ? (
+        <View
+          style={{
+            paddingHorizontal: space(wide ? 4 : 2),
+            paddingVertical: space(1),
+            backgroundColor: ground,
+            borderTopWidth: 1,
+            borderTopColor: line,
+            gap: space(1),
+          }}
+        >
+          <View style={{ maxWidth: wide ? 696 : undefined, gap: space(1) }}>{foot}</View>
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+export function IconTap({ name, label, onPress, disabled }: { readonly name: IconName; readonly label: string; readonly onPress: () => void; readonly disabled?: boolean }) {
+  const { ink } = useTokens();
+  return (
+    <Tap label={label} onPress={onPress} disabled={disabled} style={{ alignItems: 'center', borderRadius: 24 }}>
+      <Icon name={name} color={ink} />
+    </Tap>
+  );
+}
+
+/** Takes back the last change, whatever it was, and says which. */
+function Undo() {
+  const last = useDocuments((state) => state.undoable.at(-1));
+  const undo = useDocuments((state) => state.undo);
+  return <IconTap name="undo" label={last ? `Undo: ${last.label}` : 'Nothing to undo'} disabled={!last} onPress={undo} />;
+}

@@ -1,0 +1,74 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import { MainAction } from './actions';
+import { Sheet } from './sheet';
+import { Small, Strong } from './text';
+import { useTokens } from './theme';
+
+export interface TextAsk {
+  readonly title: string;
+  readonly hint?: string;
+  readonly value: string;
+  readonly multiline?: boolean;
+  /** What is wrong with the text; null where it will do. */
+  readonly fault?: (text: string) => string | null;
+}
+
+/** Asks for a line or two of text. */
+export function TextSheet({
+  ask,
+  onClose,
+  onSave,
+}: {
+  readonly ask: TextAsk | null;
+  readonly onClose: () => void;
+  readonly onSave: (text: string) => void;
+}) {
+  return (
+    <Sheet title={ask?.title ?? ''} visible={ask !== null} onClose={onClose}>
+      {ask ? <TextForm key={ask.title} ask={ask} onSave={onSave} /> : null}
+    </Sheet>
+  );
+}
+
+function TextForm({ ask, onSave }: { readonly ask: TextAsk; readonly onSave: (text: string) => void }) {
+  const { carnelian } = useTokens();
+  const [text, setText] = useState(ask.value);
+  const [fault, setFault] = useState<string | null>(null);
+  const save = () => {
+    const wrong = ask.fault?.(text) ?? null;
+    setFault(wrong);
+    if (wrong === null) onSave(text);
+  };
+  return (
+    <>
+      {ask.hint ? <Small>{ask.hint}</Small> : null}
+      <TextInput
+        mode="outlined"
+        aria-label={ask.title}
+        value={text}
+        onChangeText={(next) => {
+          setText(next);
+          setFault(null);
+        }}
+        onSubmitEditing={ask.multiline ? undefined : save}
+        multiline={ask.multiline}
+        autoFocus
+        error={fault !== null}
+      />
+      {fault ? (
+        <View role="alert">
+          <Strong style={{ color: carnelian }}>{fault}</Strong>
+        </View>
+      ) : null}
+      <MainAction title="Save" onPress={save} />
+    </>
+  );
+}
+
+/** A fault for a name that is missing or too long. */
+export function nameFault(text: string): string | null {
+  if (text.trim() === '') return 'Give it a name.';
+  return text.trim().length > 120 ? 'Keep the name under 120 letters.' : null;
+}

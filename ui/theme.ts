@@ -1,0 +1,129 @@
+import { createContext, useContext } from 'react';
+import { MD3DarkTheme, MD3LightTheme, configureFonts, type MD3Theme } from 'react-native-paper';
+
+/** The house's colours: warm paper, brown ink, one red-orange, and a tint for each material. */
+export interface Tokens {
+  readonly dark: boolean;
+  readonly ground: string;
+  readonly raised: string;
+  readonly sunk: string;
+  readonly ink: string;
+  readonly inkSoft: string;
+  readonly line: string;
+  readonly carnelian: string;
+  readonly onCarnelian: string;
+  readonly carnelianSoft: string;
+  readonly warn: string;
+  readonly warnSoft: string;
+  readonly good: string;
+  readonly goodSoft: string;
+  readonly material: {
+    readonly ingredient: string;
+    readonly batter: string;
+    readonly crumb: string;
+    readonly crust: string;
+    readonly loss: string;
+    readonly left: string;
+    readonly liner: string;
+    readonly tin: string;
+  };
+}
+
+export const LIGHT: Tokens = {
+  dark: false,
+  ground: '#F8F1E5',
+  raised: '#FFFBF3',
+  sunk: '#EFE4D2',
+  ink: '#2A190F',
+  inkSoft: '#5F4737',
+  line: '#DCCBB3',
+  carnelian: '#B5371A',
+  onCarnelian: '#FFF8F0',
+  carnelianSoft: '#F6DACB',
+  warn: '#7A4A00',
+  warnSoft: '#FBE7BF',
+  good: '#3F5B2A',
+  goodSoft: '#DFE8CE',
+  material: {
+    ingredient: '#F1E2BF',
+    batter: '#EFCB85',
+    crumb: '#D6A15F',
+    crust: '#9C6430',
+    loss: '#E3DACB',
+    left: '#C3CFA9',
+    liner: '#FFFFFF',
+    tin: '#A79C90',
+  },
+};
+
+export const DARK: Tokens = {
+  dark: true,
+  ground: '#1B130E',
+  raised: '#281D16',
+  sunk: '#130D09',
+  ink: '#F7ECDD',
+  inkSoft: '#CDB8A2',
+  line: '#4A3A2E',
+  carnelian: '#F2815A',
+  onCarnelian: '#2B0F05',
+  carnelianSoft: '#4B261A',
+  warn: '#F6CE83',
+  warnSoft: '#43310F',
+  good: '#B8D398',
+  goodSoft: '#2B3820',
+  material: {
+    ingredient: '#6B5A38',
+    batter: '#A97F36',
+    crumb: '#B27E40',
+    crust: '#6E431D',
+    loss: '#3B322A',
+    left: '#55633C',
+    liner: '#D8CCBC',
+    tin: '#7D746A',
+  },
+};
+
+export const TokensContext = createContext<Tokens>(LIGHT);
+export const useTokens = (): Tokens => useContext(TokensContext);
+
+/** Families by the names they are loaded under. */
+export const FONT = {
+  serif: 'Bitter_600SemiBold',
+  sans: 'AtkinsonHyperlegibleNext_400Regular',
+  sansStrong: 'AtkinsonHyperlegibleNext_600SemiBold',
+} as const;
+
+export function paperTheme(tokens: Tokens): MD3Theme {
+  const base = tokens.dark ? MD3DarkTheme : MD3LightTheme;
+  return {
+    ...base,
+    roundness: 3,
+    fonts: configureFonts({ config: { fontFamily: FONT.sans, fontWeight: 'normal' } }),
+    colors: {
+      ...base.colors,
+      primary: tokens.carnelian,
+      onPrimary: tokens.onCarnelian,
+      primaryContainer: tokens.carnelianSoft,
+      onPrimaryContainer: tokens.ink,
+      secondary: tokens.inkSoft,
+      secondaryContainer: tokens.sunk,
+      onSecondaryContainer: tokens.ink,
+      background: tokens.ground,
+      onBackground: tokens.ink,
+      surface: tokens.raised,
+      onSurface: tokens.ink,
+      surfaceVariant: tokens.sunk,
+      onSurfaceVariant: tokens.inkSoft,
+      outline: tokens.inkSoft,
+      outlineVariant: tokens.line,
+      error: tokens.carnelian,
+    },
+  };
+}
+
+/** Space on a grid of 8. */
+export const space = (steps: number): number => steps * 8;
+/** From this width on, places stand on a rail and panes stand side by side. */
+export const WIDE = 900;
+/** From this width on there is room for a third pane. */
+export const EXTRA_WIDE = 1180;

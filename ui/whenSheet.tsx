@@ -1,0 +1,91 @@
+import { addDays } from 'date-fns/addDays';
+import { format } from 'date-fns/format';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { dateOf, dayText } from '../state/time';
+import { Chip, Chips, MainAction } from './actions';
+import { Sheet } from './sheet';
+import { Small, Strong } from './text';
+import { space, useTokens } from './theme';
+
+const HOURS = Array.from({ length: 24 }, (_, hour) => hour);
+const MINUTES = ['00', '15', '30', '45'];
+const DAYS_AHEAD = 21;
+
+/** Asks for a day and an hour: today and three weeks on, in quarters of an hour. */
+export function WhenSheet({
+  visible,
+  value,
+  now,
+  onClose,
+  onSave,
+}: {
+  readonly visible: boolean;
+  /** Local time. */
+  readonly value: string;
+  readonly now: number;
+  readonly onClose: () => void;
+  readonly onSave: (local: string) => void;
+}) {
+  return (
+    <Sheet title="Ready when" visible={visible} onClose={onClose}>
+      {visible ? <WhenForm value={value} now={now} onSave={onSave} /> : null}
+    </Sheet>
+  );
+}
+
+function WhenForm({ value, now, onSave }: { readonly value: string; readonly now: number; readonly onSave: (local: string) => void }) {
+  const { carnelian } = useTokens();
+  const first = dateOf(value);
+  const [day, setDay] = useState(format(first, 'yyyy-MM-dd'));
+  const [hour, setHour] = useState(first.getHours());
+  const [minute, setMinute] = useState(MINUTES[Math.floor(first.getMinutes() / 15)] ?? '00');
+  const [fault, setFault] = useState<string | null>(null);
+  const days = Array.from({ length: DAYS_AHEAD }, (_, i) => addDays(now, i));
+  const save = () => {
+    const local = `${day}T${String(hour).padStart(2, '0')}:${minute}`;
+    if (dateOf(local).getTime() < now) setFault('That hour has passed. Choose a later one.');
+    else onSave(local);
+  };
+  return (
+    <>
+      <Small>Day</Small>
+      <Chips label="Day">
+        {days.map((date) => {
+          const key = format(date, 'yyyy-MM-dd');
+          const text = dayText(date, now);
+          return (
+            <Chip
+              key={key}
+              title={text.length > 8 && !text.includes(' ') ? text.slice(0, 3) : text}
+              detail={text.includes(' ') ? undefined : format(date, 'd MMM')}
+              label={format(date, 'EEEE d MMMM')}
+              selected={key === day}
+              onPress={() => setDay(key)}
+            />
+          );
+        })}
+      </Chips>
+      <Small>Hour</Small>
+      <Chips label="Hour">
+        {HOURS.map((h) => (
+          <Chip key={h} title={String(h).padStart(2, '0')} label={`${h} hours`} selected={h === hour} onPress={() => setHour(h)} />
+        ))}
+      </Chips>
+      <Small>Minutes</Small>
+      <Chips label="Minutes">
+        {MINUTES.map((m) => (
+          <Chip key={m} title={m} label={`${m} minutes`} selected={m === minute} onPress={() => setMinute(m)} />
+        ))}
+      </Chips>
+      {fault ? (
+        <View role="alert">
+          <Strong style={{ color: carnelian }}>{fault}</Strong>
+        </View>
+      ) : null}
+      <View style={{ marginTop: space(1) }}>
+        <MainAction title="Save" onPress={save} />
+      </View>
+    </>
+  );
+}

@@ -1,0 +1,152 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Basis, Figure } from '../core/figure';
+import type { LinePlan } from '../core/plan';
+import { whyText } from '../core/plan/whyText';
+import type { RunDoc } from '../core/exchange/documents';
+import { fromShown, join, show, toShown, typedUnit } from '../core/quantity';
+import { useRun } from '../state/plans';
+import { stateFigure, useNumberStyle, useScreen } from '../state/store';
+import { MainAction, QuietAction } from './actions';
+import { BigNumber, Whisker, useRangeText } from './figure';
+import { Icon } from './icons';
+import { NumberSheet } from './numberSheet';
+import { Sheet } from './sheet';
+import { Tap } from './tap';
+import { Body, Small, Strong } from './text';
+import { space, useTokens } from './theme';
+
+const BASIS: Readonly<Record<Basis, string>> = {
+  typical: 'usual figure',
+  geometry: 'from its measures',
+  physics: 'physics',
+  stated: 'as written or chosen',
+  counted: 'counted',
+  'measured here': 'measured here',
+};
+
+export const basisWords = (bases: readonly Basis[]): string => bases.map((basis) => BASIS[basis]).join(', ');
+
+/** How a figure came about, with this run's numbers, and the place to put a measured one instead. */
+export function WhySheet() {
+  const why = useScreen((state) => state.why);
+  return why ? <OpenWhy key={why.figureId} {...why} /> : null;
+}
+
+function OpenWhy({ runId, lineId, figureId }: { readonly runId: string; readonly lineId: string; readonly figureId: string }) {
+  const view = useRun(runId);
+  const close = useScreen((state) => state.closeWhy);
+  const plan = view.state === 'planned' ? view.plan : null;
+  const figure = plan?.figures.find((item) => item.id === figureId);
+  return (
+    <Sheet title={figure?.label ?? 'Why'} visible onClose={close}>
+      {view.state === 'planned' && plan && figure ? (
+        <WhyBody run={view.run} lineId={lineId} plan={plan} figure={figure} />
+      ) : (
+        <Body>This figure is no longer part of the plan.</Body>
+      )}
+    </Sheet>
+  );
+}
+
+function WhyBody({ run, lineId, plan, figure }: { readonly run: RunDoc; readonly lineId: string; readonly plan: LinePlan; readonly figure: Figure }) {
+  const style = useNumberStyle();
+  const { sunk, line } = useTokens();
+  const askWhy = useScreen((state) => state.askWhy);
+  const range = useRangeText(figure);
+  const text = whyText(plan, figure, style);
+  return (
+    <>
+      <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space(2), flexWrap: 'wrap' }}>
+        <BigNumber shown={show(figure.value, figure.unit, style)} size="hero" />
+        {range ? (
+          <View>
+            <Whisker figure={figure} width={140} />
+            <Small>{`likely ${range}: 8 times in 10`}</Small>
+          </View>
+        ) : null}
+      </View>
+      <Body>{text.sentence}</Body>
+      {figure.expected ? (
+        <Strong>{`The plan expected ${join(show(figure.expected.value, figure.unit, style))}.`}</Strong>
+      ) : null}
+      {text.sum ? (
+        <View style={{ backgroundColor: sunk, borderRadius: 12, padding: space(2), gap: space(1) }}>
+          <Small>{text.sum}</Small>
+          <Body style={{ fontSize: 17 }}>{text.filled}</Body>
+        </View>
+      ) : (
+        <Small>{`Basis: ${basisWords(figure.bases)}.`}</Small>
+      )}
+      {text.inputs.length > 0 ? (
+        <View>
+          {text.inputs.map((input) => (
+            <Tap
+              key={input.id}
+              label={`${input.label}: ${input.shown}, ${basisWords(input.bases)}. Why?`}
+              onPress={() => askWhy(run.id, lineId, input.id)}
+              style={{ borderBottomWidth: 1, borderBottomColor: line, paddingVertical: space(1) }}
+            >
+              <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: space(2), alignItems: 'center' }}>
+                <View style={{ flex: 1 }}>
+                  <Body>{input.label}</Body>
+                  <Small>{basisWords(input.bases)}</Small>
+                </View>
+                <Strong>{input.shown}</Strong>
+                <Icon name="next" color={line} size={18} />
+              </View>
+            </Tap>
+          ))}
+        </View>
+      ) : null}
+      {range && text.causes.length > 0 && text.inputs.length > 0 ? (
+        <Small>
+          {`What widens the range: ${text.causes
+            .slice(0, 3)
+            .map((cause) => `${cause.label.toLowerCase()} (${cause.percent} %)`)
+            .join(', ')}. Measure one of them and it narrows.`}
+        </Small>
+      ) : null}
+      <Replace run={run} lineId={lineId} figure={figure} />
+    </>
+  );
+}
+
+function Replace({ run, lineId, figure }: { readonly run: RunDoc; readonly lineId: string; readonly figure: Figure }) {
+  const style = useNumberStyle();
+  const [asking, setAsking] = useState(false);
+  const bounds = figure.replace;
+  if (!bounds) return null;
+  const typed = (value: number) => Number(toShown(value, figure.unit, style).toPrecision(4));
+  const keep = (always: boolean) => (value: number) => {
+    setAsking(false);
+    stateFigure(run, lineId, figure, fromShown(value, figure.unit, style), always);
+  };
+  return (
+    <View style={{ gap: space(1) }}>
+      <MainAction title={figure.unit === 'g' ? 'Put in what was weighed' : 'Put in what was measured'} icon="pin" onPress={() => setAsking(true)} />
+      {figure.expected ? (
+        <QuietAction title="Back to the computed figure" icon="undo" onPress={() => stateFigure(run, lineId, figure, null, false)} />
+      ) : null}
+      <NumberSheet
+        ask={
+          asking
+            ? {
+                title: figure.label,
+                hint: figure.why.sentence,
+                value: typed(figure.value),
+                unit: typedUnit(figure.unit, style),
+                decimals: 2,
+                min: typed(bounds.min),
+                max: typed(bounds.max),
+                action: 'Use it in this run',
+              }
+            : null
+        }
+        onClose={() => setAsking(false)}
+        onSave={keep(false)}
+        other={figure.kind === 'input' ? { title: 'Always in this kitchen', onSave: keep(true) } : undefined}
+      />
+    </View>
+  );
+}
