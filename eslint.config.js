@@ -4,7 +4,7 @@ const prettier = require('eslint-config-prettier');
 const boundaries = require('eslint-plugin-boundaries');
 const tseslint = require('typescript-eslint');
 
-const element = (type) => ({ type, pattern: type, mode: 'folder' });
+const element = (type) => ({ type, pattern: type });
 const allow = (from, ...to) => ({
   from: { element: { type: from } },
   allow: { to: { element: { types: { anyOf: to } } } },
@@ -16,14 +16,15 @@ module.exports = defineConfig([
   {
     files: ['**/*.{ts,tsx}'],
     extends: [tseslint.configs.recommendedTypeChecked],
-    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: __dirname } },
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: process.cwd() } },
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/no-floating-promises': 'error',
-      '@typescript-eslint/switch-exhaustiveness-check': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
       'react/no-unescaped-entities': 'off',
+      'import/no-named-as-default-member': 'off',
     },
   },
   {
@@ -35,9 +36,18 @@ module.exports = defineConfig([
     files: ['{app,screens,ui,state,core,server,demo,tools,e2e}/**/*.{ts,tsx}'],
     plugins: { boundaries },
     settings: {
-      'boundaries/elements': ['app', 'screens', 'ui', 'state', 'workers', 'core', 'server', 'demo', 'tools', 'e2e'].map(
-        element,
-      ),
+      'boundaries/elements': [
+        'app',
+        'screens',
+        'ui',
+        'state',
+        'workers',
+        'core',
+        'server',
+        'demo',
+        'tools',
+        'e2e',
+      ].map(element),
       'import/resolver': { typescript: { alwaysTryTypes: true } },
     },
     rules: {
@@ -71,7 +81,15 @@ module.exports = defineConfig([
         'error',
         { patterns: ['react*', 'expo*', 'zustand*', 'node:*', 'fs', 'path', '@react*', 'date-fns*'] },
       ],
-      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'setTimeout', 'setInterval'],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'process',
+        'fetch',
+        'setTimeout',
+        'setInterval',
+      ],
       'no-restricted-properties': [
         'error',
         { object: 'Date', property: 'now', message: 'Time comes in as a value.' },
@@ -79,7 +97,10 @@ module.exports = defineConfig([
       ],
       'no-restricted-syntax': [
         'error',
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time comes in as a value.' },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'Time comes in as a value.',
+        },
       ],
     },
   },

@@ -1,5 +1,13 @@
 // Two projects: the core in bare Node, as it must run anywhere; components in a browser-like page.
-const coreBabel = ['babel-jest', { presets: ['babel-preset-expo'], caller: { name: 'metro', bundler: 'metro', platform: 'web' }, babelrc: false, configFile: false }];
+const coreBabel = [
+  'babel-jest',
+  {
+    presets: ['babel-preset-expo'],
+    caller: { name: 'metro', bundler: 'metro', platform: 'web' },
+    babelrc: false,
+    configFile: false,
+  },
+];
 
 module.exports = {
   projects: [

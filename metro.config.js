@@ -7,7 +7,8 @@ config.maxWorkers = 2;
 const LEFT_OUT = [/^react-native-reanimated$/, /^react-native-worklets$/];
 config.resolver.resolveRequest = (context, name, platform) => {
   if (LEFT_OUT.some((pattern) => pattern.test(name))) return { type: 'empty' };
-  if (name.endsWith('/locales/index.js') && /[\\/]zod[\\/]/.test(context.originModulePath)) return { type: 'empty' };
+  if (name.endsWith('/locales/index.js') && /[\\/]zod[\\/]/.test(context.originModulePath))
+    return { type: 'empty' };
   // Icons are our own SVG paths; the icon font would add 1.3 MB that nothing draws.
   if (/vector-icons/.test(name)) return { type: 'empty' };
   return context.resolveRequest(context, name, platform);

@@ -11,5 +11,9 @@ export default function RootLayout() {
     AtkinsonHyperlegibleNext_600SemiBold,
     Bitter_600SemiBold,
   });
-  return <House fontsReady={loaded || failed !== null}><Slot /></House>;
+  return (
+    <House fontsReady={loaded || failed !== null}>
+      <Slot />
+    </House>
+  );
 }

@@ -8,7 +8,8 @@ import { DEMO_FORMULAS, DEMO_KITCHEN, EMPTY_KITCHEN, demoRuns, nextSaturdayAtFou
 describe('the demo', () => {
   it('fits its own schemas', () => {
     for (const formula of DEMO_FORMULAS) expect(formulaSchema.safeParse(formula).success).toBe(true);
-    for (const kitchen of [DEMO_KITCHEN, EMPTY_KITCHEN]) expect(kitchenSchema.safeParse(kitchen).success).toBe(true);
+    for (const kitchen of [DEMO_KITCHEN, EMPTY_KITCHEN])
+      expect(kitchenSchema.safeParse(kitchen).success).toBe(true);
     for (const run of demoRuns('2026-11-25T10:00')) expect(runSchema.safeParse(run).success).toBe(true);
   });
 
@@ -28,7 +29,12 @@ describe('the demo', () => {
 
   it('plans every run of its own without a fault', () => {
     for (const run of demoRuns('2026-11-25T10:00')) {
-      const [line] = planRun({ run, formulas: [...DEMO_FORMULAS], kitchen: DEMO_KITCHEN, asOf: '2026-11-25T10:00' });
+      const [line] = planRun({
+        run,
+        formulas: [...DEMO_FORMULAS],
+        kitchen: DEMO_KITCHEN,
+        asOf: '2026-11-25T10:00',
+      });
       expect(line?.planned).toBe(true);
     }
   });

@@ -51,8 +51,6 @@ export const DEMO_KITCHEN: KitchenDoc = {
 export const EMPTY_KITCHEN: KitchenDoc = {
   ...DEMO_KITCHEN,
   name: 'My kitchen',
-  tins: [
-    { ...(DEMO_KITCHEN.tins[0] as KitchenDoc['tins'][number]), owned: 1 },
-  ],
+  tins: [{ ...(DEMO_KITCHEN.tins[0] as KitchenDoc['tins'][number]), owned: 1 }],
   ovens: [{ id: 'oven-main', name: 'Oven', fan: false, offsetC: null, racks: 1, tinsPerRack: 1 }],
 };

@@ -49,7 +49,14 @@ export function demoRuns(now: string): RunDoc[] {
       name: 'Lantern makers’ tea',
       createdAt: createdAt - 1,
       readyAt: friday,
-      lines: [line({ formulaId: 'formula-beetroot-ginger', count: 20, fill: { by: 'finish', finish: 'flat' }, ovenId: 'oven-fan' })],
+      lines: [
+        line({
+          formulaId: 'formula-beetroot-ginger',
+          count: 20,
+          fill: { by: 'finish', finish: 'flat' },
+          ovenId: 'oven-fan',
+        }),
+      ],
       clocks: [],
       closed: null,
     },

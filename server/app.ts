@@ -38,7 +38,9 @@ export function createApp(dist: string): Express {
     response.set('Cache-Control', 'no-store').json({ ok: existsSync(join(dist, 'index.html')) });
   });
   app.use('/api', (_request, response) => {
-    response.status(404).json({ fault: 'There is no such route.', mend: 'GET /api/health is the one there is.' });
+    response
+      .status(404)
+      .json({ fault: 'There is no such route.', mend: 'GET /api/health is the one there is.' });
   });
   app.use(
     express.static(dist, {

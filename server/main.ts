@@ -12,11 +12,12 @@ function stop(words: string): never {
   process.exit(2);
 }
 
-const port = Number(option('port', process.env.PORT ?? '8137'));
+const port = Number(option('port', (process.env.PORT as string | undefined) ?? '8137'));
 const host = option('host', '127.0.0.1');
 const dist = resolve(option('dist', 'dist'));
 
-if (!Number.isInteger(port) || port < 0 || port > 65535) stop('--port: not a port number. Use one from 1024 to 65535.');
+if (!Number.isInteger(port) || port < 0 || port > 65535)
+  stop('--port: not a port number. Use one from 1024 to 65535.');
 if (!existsSync(`${dist}/index.html`)) stop(`${dist}: the app is not built there. Run npm run build first.`);
 
 const server = createApp(dist).listen(port, host, (error?: Error) => {

@@ -49,7 +49,9 @@ describe('the document store', () => {
     expect(store.getState().ready).toBe(true);
     expect(formulasIn(store.getState().docs).length).toBeGreaterThanOrEqual(2);
     await settle();
-    expect(Object.keys(storage.held)).toEqual(expect.arrayContaining(['kitchen', 'formula/formula-honey-thyme']));
+    expect(Object.keys(storage.held)).toEqual(
+      expect.arrayContaining(['kitchen', 'formula/formula-honey-thyme']),
+    );
   });
 
   it('brings back after a reload what was changed, and can still undo it', async () => {

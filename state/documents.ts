@@ -21,19 +21,20 @@ export interface DocumentState {
   readonly damaged: readonly string[];
   /** Said where the browser refuses to keep what was changed. */
   readonly saveFault: string | null;
-  hydrate(now: string): Promise<void>;
+  readonly hydrate: (now: string) => Promise<void>;
   /** Writes documents as one step that can be undone. The label says what was done: "Count 36". */
-  change(label: string, change: Change): void;
-  undo(): void;
-  startEmpty(): void;
-  loadDemo(now: string): void;
+  readonly change: (label: string, change: Change) => void;
+  readonly undo: () => void;
+  readonly startEmpty: () => void;
+  readonly loadDemo: (now: string) => void;
 }
 
 const UNDO_KEY = 'undo';
 const UNDO_KEPT = 40;
 
 export const KITCHEN_KEY = 'kitchen';
-export const keyOf = (doc: AnyDoc): string => (doc.kind === 'kitchen' ? KITCHEN_KEY : `${doc.kind}/${doc.id}`);
+export const keyOf = (doc: AnyDoc): string =>
+  doc.kind === 'kitchen' ? KITCHEN_KEY : `${doc.kind}/${doc.id}`;
 export const formulaKey = (id: string): string => `formula/${id}`;
 export const runKey = (id: string): string => `run/${id}`;
 
@@ -63,7 +64,11 @@ const exchange = (from: Docs, to: Docs): Change => ({
   ...to,
 });
 
-function readStored(held: Readonly<Record<string, string>>): { docs: Docs; undoable: UndoStep[]; damaged: string[] } {
+function readStored(held: Readonly<Record<string, string>>): {
+  docs: Docs;
+  undoable: UndoStep[];
+  damaged: string[];
+} {
   const docs: Record<string, AnyDoc> = {};
   const damaged: string[] = [];
   let undoable: UndoStep[] = [];
@@ -92,7 +97,8 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
   return create<DocumentState>((set, get) => {
     const save = (change: Change, undoable: readonly UndoStep[]) => {
       const entries: Record<string, string | null> = { [UNDO_KEY]: JSON.stringify(undoable) };
-      for (const [key, doc] of Object.entries(change)) entries[key] = doc === null ? null : JSON.stringify(doc);
+      for (const [key, doc] of Object.entries(change))
+        entries[key] = doc === null ? null : JSON.stringify(doc);
       queue = queue
         .then(() => storage.write(entries))
         .then(
@@ -101,7 +107,8 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
           },
           () =>
             set({
-              saveFault: 'The browser did not keep the last change. Free some space, then change anything to try again.',
+              saveFault:
+                'The browser did not keep the last change. Free some space, then change anything to try again.',
             }),
         );
     };
@@ -170,7 +177,9 @@ export function formulasIn(docs: Docs): FormulaDoc[] {
 export function runsIn(docs: Docs): RunDoc[] {
   return Object.values(docs)
     .filter((doc): doc is RunDoc => doc.kind === 'run')
-    .sort((a, b) => Number(a.closed !== null) - Number(b.closed !== null) || a.readyAt.localeCompare(b.readyAt));
+    .sort(
+      (a, b) => Number(a.closed !== null) - Number(b.closed !== null) || a.readyAt.localeCompare(b.readyAt),
+    );
 }
 
 export function runIn(docs: Docs, id: string): RunDoc | null {

@@ -15,7 +15,8 @@ interface Kept {
 const kept = new WeakMap<RunDoc, Kept>();
 
 /** A run that has begun is no longer bounded by the minutes left before it could have begun. */
-const begun = (run: RunDoc) => run.clocks.length > 0 || run.closed !== null || run.lines.some((line) => line.ticks.length > 0);
+const begun = (run: RunDoc) =>
+  run.clocks.length > 0 || run.closed !== null || run.lines.some((line) => line.ticks.length > 0);
 
 /** Plans a run, or hands back the plan made before from the same documents at the same minute. */
 export function planOf(run: RunDoc, docs: Docs, now: number): readonly PlannedLine[] {
@@ -39,7 +40,11 @@ export function planOf(run: RunDoc, docs: Docs, now: number): readonly PlannedLi
 
 export type RunView =
   | { readonly state: 'missing' }
-  | { readonly state: 'unplanned'; readonly run: RunDoc; readonly line: Extract<PlannedLine, { planned: false }> }
+  | {
+      readonly state: 'unplanned';
+      readonly run: RunDoc;
+      readonly line: Extract<PlannedLine, { planned: false }>;
+    }
   | { readonly state: 'planned'; readonly run: RunDoc; readonly plan: LinePlan };
 
 /** The first line of a run as planned now. */

@@ -12,7 +12,9 @@ export function browserStorage(): DocStorage {
     async readAll() {
       const keys = await store.getAllKeys();
       const held = await store.getMany(keys);
-      return Object.fromEntries(Object.entries(held).filter((pair): pair is [string, string] => pair[1] !== null));
+      return Object.fromEntries(
+        Object.entries(held).filter((pair): pair is [string, string] => pair[1] !== null),
+      );
     },
     async write(entries) {
       const gone = Object.keys(entries).filter((key) => entries[key] === null);

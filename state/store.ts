@@ -28,7 +28,10 @@ export function changeRun(label: string, run: RunDoc): void {
 }
 
 export function changeLine(label: string, run: RunDoc, lineId: string, over: Partial<CupcakeLine>): void {
-  changeRun(label, { ...run, lines: run.lines.map((line) => (line.id === lineId ? { ...line, ...over } : line)) });
+  changeRun(label, {
+    ...run,
+    lines: run.lines.map((line) => (line.id === lineId ? { ...line, ...over } : line)),
+  });
 }
 
 export function changeKitchen(label: string, kitchen: KitchenDoc): void {
@@ -36,7 +39,13 @@ export function changeKitchen(label: string, kitchen: KitchenDoc): void {
 }
 
 /** Puts a measured value in a figure's place, or takes it back with null: in this run, or always in this kitchen. */
-export function stateFigure(run: RunDoc, lineId: string, figure: Figure, value: number | null, always: boolean): void {
+export function stateFigure(
+  run: RunDoc,
+  lineId: string,
+  figure: Figure,
+  value: number | null,
+  always: boolean,
+): void {
   const put = (stated: Readonly<Record<string, number>>) => {
     const next: Record<string, number> = { ...stated };
     if (value === null) delete next[figure.id];
@@ -47,7 +56,10 @@ export function stateFigure(run: RunDoc, lineId: string, figure: Figure, value: 
   if (!line) throw new Error(`invariant: no line "${lineId}" in run "${run.id}"`);
   const kitchen = kitchenIn(useDocuments.getState().docs);
   const label = value === null ? `${figure.label} as computed` : `${figure.label} as measured`;
-  const inRun = { ...run, lines: run.lines.map((item) => (item.id === lineId ? { ...item, stated: put(item.stated) } : item)) };
+  const inRun = {
+    ...run,
+    lines: run.lines.map((item) => (item.id === lineId ? { ...item, stated: put(item.stated) } : item)),
+  };
   if (always) change(label, { [KITCHEN_KEY]: { ...kitchen, stated: put(kitchen.stated) } });
   else if (value === null && figure.id in kitchen.stated && !(figure.id in line.stated)) {
     change(label, { [KITCHEN_KEY]: { ...kitchen, stated: put(kitchen.stated) } });
@@ -57,8 +69,8 @@ export function stateFigure(run: RunDoc, lineId: string, figure: Figure, value: 
 /** What stands on the screen but is no document: which figure is being asked about. */
 interface ScreenState {
   readonly why: { readonly runId: string; readonly lineId: string; readonly figureId: string } | null;
-  askWhy(runId: string, lineId: string, figureId: string): void;
-  closeWhy(): void;
+  readonly askWhy: (runId: string, lineId: string, figureId: string) => void;
+  readonly closeWhy: () => void;
 }
 
 export const useScreen = create<ScreenState>((set) => ({

@@ -30,7 +30,8 @@ export function dayText(date: Date, now: number): string {
 }
 
 /** Whole minutes until a local time, negative once it has passed. */
-export const minutesUntil = (local: string, now: number): number => Math.round((dateOf(local).getTime() - now) / 60_000);
+export const minutesUntil = (local: string, now: number): number =>
+  Math.round((dateOf(local).getTime() - now) / 60_000);
 
 /** "in 12 min", "in 3 h 20", "in 3 days", "25 min ago". */
 export function awayText(local: string, now: number): string {

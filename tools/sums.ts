@@ -61,7 +61,11 @@ function printWhy(lines: readonly LinePlan[], name: string): void {
   }
   const known = [...new Set(lines.flatMap((plan) => plan.figures.map((figure) => figure.id)))];
   const near = known.filter((item) => item.startsWith(id.split('.')[0] ?? '')).slice(0, 6);
-  fail('--why', `There is no figure "${name}" in this run.`, `Use one of: ${(near.length ? near : known.slice(0, 6)).join(', ')}.`);
+  fail(
+    '--why',
+    `There is no figure "${name}" in this run.`,
+    `Use one of: ${(near.length ? near : known.slice(0, 6)).join(', ')}.`,
+  );
 }
 
 function main(): void {

@@ -35,7 +35,14 @@ export function MainAction({ title, onPress, icon, disabled, large = false, styl
       ]}
     >
       {icon ? <Icon name={icon} color={onCarnelian} /> : null}
-      <Body style={{ color: onCarnelian, fontFamily: FONT.sansStrong, fontSize: large ? 20 : 18, textAlign: 'center' }}>
+      <Body
+        style={{
+          color: onCarnelian,
+          fontFamily: FONT.sansStrong,
+          fontSize: large ? 20 : 18,
+          textAlign: 'center',
+        }}
+      >
         {title}
       </Body>
     </Tap>
@@ -102,14 +109,22 @@ export function Chip({
       }}
     >
       <Strong style={{ color: ink }}>{title}</Strong>
-      {detail ? <Body soft style={{ fontSize: 14, lineHeight: 18 }}>{detail}</Body> : null}
+      {detail ? (
+        <Body soft style={{ fontSize: 14, lineHeight: 18 }}>
+          {detail}
+        </Body>
+      ) : null}
     </Tap>
   );
 }
 
 export function Chips({ children, label }: { readonly children: React.ReactNode; readonly label: string }) {
   return (
-    <View role="radiogroup" aria-label={label} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
+    <View
+      role="radiogroup"
+      aria-label={label}
+      style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}
+    >
       {children}
     </View>
   );

@@ -15,7 +15,9 @@ export function Card({
 }) {
   const { raised } = useTokens();
   return (
-    <View style={[{ backgroundColor: raised, borderRadius: 18, padding: space(2.5), gap: space(1.5) }, style]}>
+    <View
+      style={[{ backgroundColor: raised, borderRadius: 18, padding: space(2.5), gap: space(1.5) }, style]}
+    >
       {title ? <Heading level={3}>{title}</Heading> : null}
       {children}
     </View>

@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, ClipPath, Defs, G, Line, Path, Text as SvgText } from 'react-native-svg';
 import type { CupcakeCut, CutPoint } from '../core/piece';
@@ -9,12 +10,18 @@ interface CutProps {
   readonly height: number;
   /** Leave out scale and words: for a small picture in a list. */
   readonly bare?: boolean;
+  /** Fixed scale, so that several drawings can be compared; otherwise as large as fits. */
+  readonly pxPerMm?: number;
   /** What the picture shows, for those who hear the page. */
   readonly label: string;
 }
 
 /** Right half and its mirror image as one closed outline. */
-function outline(points: readonly CutPoint[], toX: (x: number) => number, toY: (y: number) => number): string {
+function outline(
+  points: readonly CutPoint[],
+  toX: (x: number) => number,
+  toY: (y: number) => number,
+): string {
   const right = points.map(({ x, y }) => `${toX(x).toFixed(2)},${toY(y).toFixed(2)}`);
   const left = [...points].reverse().map(({ x, y }) => `${toX(-x).toFixed(2)},${toY(y).toFixed(2)}`);
   return `M${[...right, ...left].join('L')}Z`;
@@ -24,18 +31,20 @@ function outline(points: readonly CutPoint[], toX: (x: number) => number, toY: (
 const HOLES = Array.from({ length: 90 }, (_, i) => ({
   x: ((i * 0.618034) % 1) * 2 - 1,
   y: (i * 0.754878) % 1,
-  r: 0.35 + ((i * 0.569840) % 1) * 0.75,
+  r: 0.35 + ((i * 0.56984) % 1) * 0.75,
 }));
 
 /** A cupcake cut through, to scale: well, liner, crumb, and the line that the batter was filled to. */
-export function CutDrawing({ cut, width, height, bare = false, label }: CutProps) {
+export function CutDrawing({ cut, width, height, bare = false, pxPerMm, label }: CutProps) {
   const { ink, inkSoft, material, carnelian } = useTokens();
   const { well } = cut;
   const top = Math.max(well.depthMm, ...cut.cake.map(({ y }) => y), cut.batterMm);
   const half = Math.max(well.topMm / 2 + 7, ...cut.cake.map(({ x }) => x));
   const margin = bare ? 2 : 12;
   const side = bare ? 0 : 84;
-  const scale = Math.min((width - 2 * margin - side) / (2 * half), (height - 2 * margin - (bare ? 0 : 22)) / (top + 3));
+  const scale =
+    pxPerMm ??
+    Math.min((width - 2 * margin - side) / (2 * half), (height - 2 * margin - (bare ? 0 : 22)) / (top + 3));
   const centre = (width - side) / 2;
   const floor = height - margin - (bare ? 0 : 22);
   const x = (mm: number) => centre + mm * scale;
@@ -46,8 +55,9 @@ export function CutDrawing({ cut, width, height, bare = false, label }: CutProps
     return `M${x(-rim)},${y(well.depthMm)}L${x(-base)},${y(-offset)}L${x(base)},${y(-offset)}L${x(rim)},${y(well.depthMm)}`;
   };
   const cake = outline(cut.cake, x, y);
-  const batterEdge = (well.baseMm + ((well.topMm - well.baseMm) * Math.min(cut.batterMm, well.depthMm)) / well.depthMm) / 2;
-  const clip = `crumb${bare ? 'Small' : 'Large'}`;
+  const batterEdge =
+    (well.baseMm + ((well.topMm - well.baseMm) * Math.min(cut.batterMm, well.depthMm)) / well.depthMm) / 2;
+  const clip = useId();
   const tick = half > 60 ? 20 : 10;
   return (
     <View role="img" aria-label={label}>
@@ -68,14 +78,39 @@ export function CutDrawing({ cut, width, height, bare = false, label }: CutProps
           stroke={material.tin}
           strokeWidth={Math.max(2, 1.2 * scale)}
         />
-        <Path d={wall(1.2)} fill="none" stroke={material.tin} strokeWidth={Math.max(2, 1.2 * scale)} strokeLinejoin="round" />
-        <Path d={cake} fill={material.crumb} stroke={material.crust} strokeWidth={Math.max(1.5, 1.1 * scale)} strokeLinejoin="round" />
+        <Path
+          d={wall(1.2)}
+          fill="none"
+          stroke={material.tin}
+          strokeWidth={Math.max(2, 1.2 * scale)}
+          strokeLinejoin="round"
+        />
+        <Path
+          d={cake}
+          fill={material.crumb}
+          stroke={material.crust}
+          strokeWidth={Math.max(1.5, 1.1 * scale)}
+          strokeLinejoin="round"
+        />
         <G clipPath={`url(#${clip})`}>
           {HOLES.map((hole, i) => (
-            <Circle key={i} cx={x(hole.x * half)} cy={y(hole.y * top)} r={hole.r * scale} fill={material.batter} opacity={0.7} />
+            <Circle
+              key={i}
+              cx={x(hole.x * half)}
+              cy={y(hole.y * top)}
+              r={hole.r * scale}
+              fill={material.batter}
+              opacity={0.7}
+            />
           ))}
         </G>
-        <Path d={wall(0.3)} fill="none" stroke={material.liner} strokeWidth={Math.max(1.5, 0.6 * scale)} strokeDasharray={bare ? undefined : '3 2'} />
+        <Path
+          d={wall(0.3)}
+          fill="none"
+          stroke={material.liner}
+          strokeWidth={Math.max(1.5, 0.6 * scale)}
+          strokeDasharray={bare ? undefined : '3 2'}
+        />
         <Line
           x1={x(-batterEdge)}
           x2={x(batterEdge)}
@@ -96,12 +131,39 @@ export function CutDrawing({ cut, width, height, bare = false, label }: CutProps
               color={ink}
             />
             {Math.abs(cut.aboveRimMm) * scale > 16 ? (
-              <CutLabel x={x(half) + 6} y={y(well.depthMm + cut.aboveRimMm)} from={x(4)} text="cake" color={carnelian} />
+              <CutLabel
+                x={x(half) + 6}
+                y={y(well.depthMm + cut.aboveRimMm)}
+                from={x(4)}
+                text="cake"
+                color={carnelian}
+              />
             ) : null}
-            <Line x1={x(-tick)} x2={x(tick)} y1={floor + 14} y2={floor + 14} stroke={inkSoft} strokeWidth={1.5} />
-            <Line x1={x(-tick)} x2={x(-tick)} y1={floor + 10} y2={floor + 18} stroke={inkSoft} strokeWidth={1.5} />
+            <Line
+              x1={x(-tick)}
+              x2={x(tick)}
+              y1={floor + 14}
+              y2={floor + 14}
+              stroke={inkSoft}
+              strokeWidth={1.5}
+            />
+            <Line
+              x1={x(-tick)}
+              x2={x(-tick)}
+              y1={floor + 10}
+              y2={floor + 18}
+              stroke={inkSoft}
+              strokeWidth={1.5}
+            />
             <Line x1={x(0)} x2={x(0)} y1={floor + 11} y2={floor + 17} stroke={inkSoft} strokeWidth={1} />
-            <Line x1={x(tick)} x2={x(tick)} y1={floor + 10} y2={floor + 18} stroke={inkSoft} strokeWidth={1.5} />
+            <Line
+              x1={x(tick)}
+              x2={x(tick)}
+              y1={floor + 10}
+              y2={floor + 18}
+              stroke={inkSoft}
+              strokeWidth={1.5}
+            />
             <SvgText x={x(tick) + 6} y={floor + 18} fill={inkSoft} fontSize={13} fontFamily={FONT.sans}>
               {`${2 * tick} mm`}
             </SvgText>
@@ -112,7 +174,19 @@ export function CutDrawing({ cut, width, height, bare = false, label }: CutProps
   );
 }
 
-function CutLabel({ x, y, from, text, color }: { readonly x: number; readonly y: number; readonly from: number; readonly text: string; readonly color: string }) {
+function CutLabel({
+  x,
+  y,
+  from,
+  text,
+  color,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly from: number;
+  readonly text: string;
+  readonly color: string;
+}) {
   return (
     <>
       <Line x1={from + 2} x2={x - 2} y1={y} y2={y} stroke={color} strokeWidth={1} strokeDasharray="2 3" />

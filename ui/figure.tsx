@@ -19,7 +19,9 @@ export function BigNumber({ shown, size = 'large' }: { readonly shown: Shown; re
     <Body style={{ fontFamily: FONT.sansStrong, fontSize, lineHeight, color: ink }}>
       {shown.number}
       {shown.unit ? (
-        <Body style={{ fontSize: Math.max(16, fontSize * 0.5), color: inkSoft }}>{`\u2009${shown.unit}`}</Body>
+        <Body
+          style={{ fontSize: Math.max(16, fontSize * 0.5), color: inkSoft }}
+        >{`\u2009${shown.unit}`}</Body>
       ) : null}
     </Body>
   );
@@ -48,7 +50,10 @@ export function useRangeText(figure: Figure): string | null {
   const low = show(figure.low, figure.unit, style, figure.value);
   const high = show(figure.high, figure.unit, style, figure.value);
   if (low.number === high.number) return null;
-  const number = `${low.number}${low.unit === high.unit ? '' : ` ${low.unit}`}–${high.number}`.replace(/–×/, '–');
+  const number = `${low.number}${low.unit === high.unit ? '' : ` ${low.unit}`}–${high.number}`.replace(
+    /–×/,
+    '–',
+  );
   return high.unit ? `${number} ${high.unit}` : number;
 }
 
@@ -76,7 +81,7 @@ export function FigureView({ figure, runId, lineId, size = 'large', label }: Fig
       onPress={() => askWhy(runId, lineId, figure.id)}
       label={spoken}
       testID={`figure-${figure.id}`}
-      style={{ borderRadius: 10, paddingVertical: space(0.5), alignSelf: 'flex-start' }}
+      style={{ borderRadius: 10, paddingVertical: space(0.5), alignSelf: 'flex-start', minWidth: 140 }}
     >
       <Small>{name}</Small>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(1) }}>
@@ -85,7 +90,7 @@ export function FigureView({ figure, runId, lineId, size = 'large', label }: Fig
       </View>
       {range ? (
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(1) }}>
-          <Whisker figure={figure} />
+          <Whisker figure={figure} width={size === 'hero' ? 120 : 64} />
           <Small>{range}</Small>
         </View>
       ) : measured ? (
@@ -110,7 +115,9 @@ export function FigureRow({ figure, runId, lineId, label }: FigureViewProps) {
       testID={`figure-${figure.id}`}
       style={{ borderBottomWidth: 1, borderBottomColor: line, paddingVertical: space(0.75) }}
     >
-      <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: space(2) }}>
+      <View
+        style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: space(2) }}
+      >
         <Body style={{ flex: 1 }}>{name}</Body>
         {figure.expected ? <Icon name="pin" color={carnelian} size={18} /> : null}
         <View style={{ alignItems: 'flex-end' }}>

@@ -26,7 +26,15 @@ export type IconName = keyof typeof PATHS;
 
 const isOurs = (name: unknown): name is IconName => typeof name === 'string' && Object.hasOwn(PATHS, name);
 
-export function Icon({ name, color, size = 24 }: { readonly name: IconName; readonly color: string; readonly size?: number }) {
+export function Icon({
+  name,
+  color,
+  size = 24,
+}: {
+  readonly name: IconName;
+  readonly color: string;
+  readonly size?: number;
+}) {
   return (
     <Svg width={size} height={size} viewBox="0 0 24 24" fill="none" aria-hidden>
       <Path d={PATHS[name]} stroke={color} strokeWidth={1.9} strokeLinecap="round" strokeLinejoin="round" />

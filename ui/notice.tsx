@@ -10,7 +10,13 @@ export function Notice({ fault, mend }: Fault) {
   return (
     <View
       role="note"
-      style={{ flexDirection: 'row', gap: space(1.5), backgroundColor: warnSoft, borderRadius: 12, padding: space(1.5) }}
+      style={{
+        flexDirection: 'row',
+        gap: space(1.5),
+        backgroundColor: warnSoft,
+        borderRadius: 12,
+        padding: space(1.5),
+      }}
     >
       <Icon name="warn" color={warn} />
       <View style={{ flex: 1 }}>

@@ -27,7 +27,11 @@ export interface NumberAsk {
 }
 
 /** What is wrong with a number as typed; null where it will do. */
-export function numberFault(text: string, { min, max, whole, unit }: NumberAsk, show: (n: number) => string): string | null {
+export function numberFault(
+  text: string,
+  { min, max, whole, unit }: NumberAsk,
+  show: (n: number) => string,
+): string | null {
   if (text.trim() === '') return 'Write a number.';
   const value = readNumberField(text);
   if (value === null) return 'That is not a number. Write it like 12, 12.5 or 1 1/2.';
@@ -55,7 +59,11 @@ export function NumberSheet({ ask, onClose, onSave, other }: NumberSheetProps) {
   );
 }
 
-function NumberForm({ ask, onSave, other }: Omit<NumberSheetProps, 'onClose' | 'ask'> & { readonly ask: NumberAsk }) {
+function NumberForm({
+  ask,
+  onSave,
+  other,
+}: Omit<NumberSheetProps, 'onClose' | 'ask'> & { readonly ask: NumberAsk }) {
   const { decimal } = useNumberStyle();
   const { carnelian } = useTokens();
   const show = (n: number) => {

@@ -6,12 +6,14 @@ import { Value } from './sentence';
 export function NumberValue({
   text,
   label,
+  after,
   ask,
   onSave,
   testID,
 }: {
   readonly text: string;
   readonly label: string;
+  readonly after?: string;
   readonly ask: NumberAsk;
   readonly onSave: (value: number) => void;
   readonly testID?: string;
@@ -19,7 +21,7 @@ export function NumberValue({
   const [open, setOpen] = useState(false);
   return (
     <>
-      <Value text={text} label={label} onPress={() => setOpen(true)} testID={testID} />
+      <Value text={text} label={label} after={after} onPress={() => setOpen(true)} testID={testID} />
       <NumberSheet
         ask={open ? ask : null}
         onClose={() => setOpen(false)}

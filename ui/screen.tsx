@@ -20,17 +20,31 @@ interface ScreenProps {
   /** Stays at the bottom, in the thumb's reach. */
   readonly foot?: ReactNode;
   readonly children: ReactNode;
+  /** Let the work take the whole width, for two columns side by side. */
+  readonly broad?: boolean;
   /** Stands to the right of the work where there is room. */
   readonly beside?: ReactNode;
 }
 
 /** The frame of every screen: title, undo, the work, and the main action at the thumb. */
-export function Screen({ title, under, onBack, actions, band, foot, children, beside }: ScreenProps) {
+export function Screen({
+  title,
+  under,
+  onBack,
+  actions,
+  band,
+  foot,
+  children,
+  broad = false,
+  beside,
+}: ScreenProps) {
   const wide = useWide();
   const { ground, line } = useTokens();
   return (
     <View style={{ flex: 1, minHeight: 0 }}>
-      <View style={{ paddingHorizontal: space(wide ? 4 : 2), paddingTop: space(wide ? 3 : 1.5), gap: space(1) }}>
+      <View
+        style={{ paddingHorizontal: space(wide ? 4 : 2), paddingTop: space(wide ? 3 : 1.5), gap: space(1) }}
+      >
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(0.5) }}>
           {onBack ? <IconTap name="back" label="Back" onPress={onBack} /> : null}
           <View style={{ flex: 1 }}>
@@ -50,7 +64,7 @@ export function Screen({ title, under, onBack, actions, band, foot, children, be
             paddingTop: space(2),
             paddingBottom: space(4),
             gap: space(2),
-            maxWidth: 760,
+            maxWidth: broad ? 1180 : 760,
             width: '100%',
           }}
         >
@@ -83,10 +97,25 @@ export function Screen({ title, under, onBack, actions, band, foot, children, be
   );
 }
 
-export function IconTap({ name, label, onPress, disabled }: { readonly name: IconName; readonly label: string; readonly onPress: () => void; readonly disabled?: boolean }) {
+export function IconTap({
+  name,
+  label,
+  onPress,
+  disabled,
+}: {
+  readonly name: IconName;
+  readonly label: string;
+  readonly onPress: () => void;
+  readonly disabled?: boolean;
+}) {
   const { ink } = useTokens();
   return (
-    <Tap label={label} onPress={onPress} disabled={disabled} style={{ alignItems: 'center', borderRadius: 24 }}>
+    <Tap
+      label={label}
+      onPress={onPress}
+      disabled={disabled}
+      style={{ alignItems: 'center', borderRadius: 24 }}
+    >
       <Icon name={name} color={ink} />
     </Tap>
   );
@@ -96,5 +125,12 @@ export function IconTap({ name, label, onPress, disabled }: { readonly name: Ico
 function Undo() {
   const last = useDocuments((state) => state.undoable.at(-1));
   const undo = useDocuments((state) => state.undo);
-  return <IconTap name="undo" label={last ? `Undo: ${last.label}` : 'Nothing to undo'} disabled={!last} onPress={undo} />;
+  return (
+    <IconTap
+      name="undo"
+      label={last ? `Undo: ${last.label}` : 'Nothing to undo'}
+      disabled={!last}
+      onPress={undo}
+    />
+  );
 }

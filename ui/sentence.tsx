@@ -9,7 +9,9 @@ import { FONT, space, useTokens } from './theme';
 /** Words and values in one line of reading, wrapping as a sentence does. */
 export function Sentence({ children }: { readonly children: ReactNode }) {
   return (
-    <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: space(0.75) }}>{children}</View>
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: space(0.75) }}>
+      {children}
+    </View>
   );
 }
 
@@ -22,18 +24,26 @@ export function Words({ children }: { readonly children: string }) {
 export function Value({
   text,
   label,
+  after = '',
   onPress,
   testID,
 }: {
   readonly text: string;
+  /** A comma or a full stop that must not part from the value. */
+  readonly after?: string;
   /** What the value is, for those who hear the page: "How many". */
   readonly label: string;
   readonly onPress: () => void;
   readonly testID?: string;
 }) {
   const { carnelian, ink } = useTokens();
-  return (
-    <Tap onPress={onPress} label={`${label}: ${text}. Change`} testID={testID} style={{ minWidth: 0, paddingHorizontal: 2 }}>
+  const value = (
+    <Tap
+      onPress={onPress}
+      label={`${label}: ${text}. Change`}
+      testID={testID}
+      style={{ minWidth: 0, paddingHorizontal: 2 }}
+    >
       <Body
         style={{
           fontFamily: FONT.sansStrong,
@@ -47,6 +57,13 @@ export function Value({
         {text}
       </Body>
     </Tap>
+  );
+  if (after === '') return value;
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', flexShrink: 1 }}>
+      {value}
+      <Words>{after}</Words>
+    </View>
   );
 }
 
@@ -63,6 +80,7 @@ export function ChoiceValue<T extends string>({
   title,
   value,
   text,
+  after,
   choices,
   onChoose,
   testID,
@@ -71,6 +89,7 @@ export function ChoiceValue<T extends string>({
   readonly title: string;
   readonly value: T | null;
   readonly text: string;
+  readonly after?: string;
   readonly choices: readonly Choice<T>[];
   readonly onChoose: (value: T) => void;
   readonly testID?: string;
@@ -78,7 +97,7 @@ export function ChoiceValue<T extends string>({
   const [open, setOpen] = useState(false);
   return (
     <>
-      <Value text={text} label={label} onPress={() => setOpen(true)} testID={testID} />
+      <Value text={text} label={label} after={after} onPress={() => setOpen(true)} testID={testID} />
       <ChoiceSheet
         title={title}
         visible={open}

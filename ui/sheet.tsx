@@ -1,10 +1,14 @@
 import type { ReactNode } from 'react';
-import { ScrollView, View, useWindowDimensions } from 'react-native';
+import { ScrollView, View, useWindowDimensions, type ViewStyle } from 'react-native';
 import { Modal, Portal } from 'react-native-paper';
 import { Icon } from './icons';
 import { Tap } from './tap';
 import { Heading } from './text';
 import { WIDE, space, useTokens } from './theme';
+import { useDialogKeys } from './useDialogKeys';
+
+/** The sheet itself takes the focus only to hold it: no ring round the whole of it. */
+const NO_RING = { outlineStyle: 'none' } as unknown as ViewStyle;
 
 /** A sheet over the screen: from below on a phone, at the side of a wide screen. Closes by the cross, outside, or Escape. */
 export function Sheet({
@@ -21,6 +25,7 @@ export function Sheet({
   const { raised, ink } = useTokens();
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
+  const dialog = useDialogKeys(visible, onClose);
   return (
     <Portal>
       <Modal
@@ -37,7 +42,14 @@ export function Sheet({
         }}
         style={{ justifyContent: wide ? 'center' : 'flex-end', marginTop: 0, marginBottom: 0 }}
       >
-        <View role="dialog" aria-label={title} style={{ maxHeight: height * 0.9 }}>
+        <View
+          ref={dialog}
+          role="dialog"
+          aria-modal
+          aria-label={title}
+          tabIndex={-1}
+          style={[{ maxHeight: height * 0.9 }, NO_RING]}
+        >
           <View
             style={{
               flexDirection: 'row',
@@ -55,7 +67,9 @@ export function Sheet({
               <Icon name="close" color={ink} />
             </Tap>
           </View>
-          <ScrollView contentContainerStyle={{ padding: space(3), paddingTop: space(1), gap: space(2) }}>{children}</ScrollView>
+          <ScrollView contentContainerStyle={{ padding: space(3), paddingTop: space(1), gap: space(2) }}>
+            {children}
+          </ScrollView>
         </View>
       </Modal>
     </Portal>

@@ -20,6 +20,14 @@ const colorOf = (tokens: Tokens, { material }: Stratum): string =>
     left: tokens.material.left,
   })[material];
 
+/** Grams lost or set aside before the band of that place in the chain. */
+function gone(strata: readonly Stratum[], at: number): number {
+  return strata
+    .slice(0, at)
+    .filter(({ material }) => material === 'loss' || material === 'left')
+    .reduce((sum, { massG }) => sum + massG, 0);
+}
+
 /**
  * The chain of grams as bands, in the order of the work. Each band's coloured bar is as long as its mass against what
  * was mixed; losses and leftovers are hatched by an edge and named.
@@ -31,9 +39,11 @@ export function Strata({ plan, runId }: { readonly plan: LinePlan; readonly runI
   const full = plan.strata[0]?.massG ?? 1;
   return (
     <View role="list" aria-label="Grams, from bowl to cakes" style={{ borderRadius: 14, overflow: 'hidden' }}>
-      {plan.strata.map((band) => {
+      {plan.strata.map((band, i) => {
         const share = Math.min(band.massG / full, 1);
         const side = band.material === 'loss' || band.material === 'left';
+        // What is lost or left over is cut off the end of the band it comes from.
+        const after = side ? gone(plan.strata, i) / full : 0;
         const onCrumb = !tokens.dark && band.material === 'crumb';
         return (
           <View key={band.id} role="listitem">
@@ -48,7 +58,7 @@ export function Strata({ plan, runId }: { readonly plan: LinePlan; readonly runI
                   position: 'absolute',
                   top: 0,
                   bottom: 0,
-                  right: 0,
+                  left: `${Math.min((1 - share - after) * 100, 98.5) * Number(side)}%`,
                   width: `${Math.max(share * 100, 1.5)}%`,
                   backgroundColor: colorOf(tokens, band),
                   borderLeftWidth: side ? 3 : 0,
@@ -66,7 +76,9 @@ export function Strata({ plan, runId }: { readonly plan: LinePlan; readonly runI
                 }}
               >
                 <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(0.5), flex: 1 }}>
-                  {side ? <Small style={{ color: tokens.ink }}>{band.material === 'loss' ? '−' : '↳'}</Small> : null}
+                  {side ? (
+                    <Small style={{ color: tokens.ink }}>{band.material === 'loss' ? '−' : '↳'}</Small>
+                  ) : null}
                   <Body style={onCrumb ? { color: tokens.ink } : undefined}>{band.label}</Body>
                   {band.pinned ? <Icon name="pin" color={tokens.ink} size={18} /> : null}
                 </View>

@@ -52,7 +52,12 @@ export function Tap({
           style,
           hovered && !disabled && { opacity: 0.92 },
           pressed && { backgroundColor: pressedColor ?? sunk },
-          focused && ({ outlineWidth: 2, outlineStyle: 'solid', outlineColor: carnelian, outlineOffset: 2 } as ViewStyle),
+          focused && {
+            outlineWidth: 2,
+            outlineStyle: 'solid',
+            outlineColor: carnelian,
+            outlineOffset: 2,
+          },
           disabled && { opacity: 0.45 },
         ];
       }}

@@ -31,7 +31,13 @@ export function Body({ children, style, soft = false, numberOfLines }: TextProps
     <PlainText
       numberOfLines={numberOfLines}
       style={[
-        { fontFamily: FONT.sans, fontSize: 16, lineHeight: 24, color: soft ? inkSoft : ink, fontVariant: ['tabular-nums'] },
+        {
+          fontFamily: FONT.sans,
+          fontSize: 16,
+          lineHeight: 24,
+          color: soft ? inkSoft : ink,
+          fontVariant: ['tabular-nums'],
+        },
         style,
       ]}
     >

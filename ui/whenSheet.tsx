@@ -34,7 +34,15 @@ export function WhenSheet({
   );
 }
 
-function WhenForm({ value, now, onSave }: { readonly value: string; readonly now: number; readonly onSave: (local: string) => void }) {
+function WhenForm({
+  value,
+  now,
+  onSave,
+}: {
+  readonly value: string;
+  readonly now: number;
+  readonly onSave: (local: string) => void;
+}) {
   const { carnelian } = useTokens();
   const first = dateOf(value);
   const [day, setDay] = useState(format(first, 'yyyy-MM-dd'));
@@ -69,13 +77,25 @@ function WhenForm({ value, now, onSave }: { readonly value: string; readonly now
       <Small>Hour</Small>
       <Chips label="Hour">
         {HOURS.map((h) => (
-          <Chip key={h} title={String(h).padStart(2, '0')} label={`${h} hours`} selected={h === hour} onPress={() => setHour(h)} />
+          <Chip
+            key={h}
+            title={String(h).padStart(2, '0')}
+            label={`${h} hours`}
+            selected={h === hour}
+            onPress={() => setHour(h)}
+          />
         ))}
       </Chips>
       <Small>Minutes</Small>
       <Chips label="Minutes">
         {MINUTES.map((m) => (
-          <Chip key={m} title={m} label={`${m} minutes`} selected={m === minute} onPress={() => setMinute(m)} />
+          <Chip
+            key={m}
+            title={m}
+            label={`${m} minutes`}
+            selected={m === minute}
+            onPress={() => setMinute(m)}
+          />
         ))}
       </Chips>
       {fault ? (

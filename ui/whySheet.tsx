@@ -33,7 +33,15 @@ export function WhySheet() {
   return why ? <OpenWhy key={why.figureId} {...why} /> : null;
 }
 
-function OpenWhy({ runId, lineId, figureId }: { readonly runId: string; readonly lineId: string; readonly figureId: string }) {
+function OpenWhy({
+  runId,
+  lineId,
+  figureId,
+}: {
+  readonly runId: string;
+  readonly lineId: string;
+  readonly figureId: string;
+}) {
   const view = useRun(runId);
   const close = useScreen((state) => state.closeWhy);
   const plan = view.state === 'planned' ? view.plan : null;
@@ -49,7 +57,17 @@ function OpenWhy({ runId, lineId, figureId }: { readonly runId: string; readonly
   );
 }
 
-function WhyBody({ run, lineId, plan, figure }: { readonly run: RunDoc; readonly lineId: string; readonly plan: LinePlan; readonly figure: Figure }) {
+function WhyBody({
+  run,
+  lineId,
+  plan,
+  figure,
+}: {
+  readonly run: RunDoc;
+  readonly lineId: string;
+  readonly plan: LinePlan;
+  readonly figure: Figure;
+}) {
   const style = useNumberStyle();
   const { sunk, line } = useTokens();
   const askWhy = useScreen((state) => state.askWhy);
@@ -87,7 +105,14 @@ function WhyBody({ run, lineId, plan, figure }: { readonly run: RunDoc; readonly
               onPress={() => askWhy(run.id, lineId, input.id)}
               style={{ borderBottomWidth: 1, borderBottomColor: line, paddingVertical: space(1) }}
             >
-              <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: space(2), alignItems: 'center' }}>
+              <View
+                style={{
+                  flexDirection: 'row',
+                  justifyContent: 'space-between',
+                  gap: space(2),
+                  alignItems: 'center',
+                }}
+              >
                 <View style={{ flex: 1 }}>
                   <Body>{input.label}</Body>
                   <Small>{basisWords(input.bases)}</Small>
@@ -112,7 +137,15 @@ function WhyBody({ run, lineId, plan, figure }: { readonly run: RunDoc; readonly
   );
 }
 
-function Replace({ run, lineId, figure }: { readonly run: RunDoc; readonly lineId: string; readonly figure: Figure }) {
+function Replace({
+  run,
+  lineId,
+  figure,
+}: {
+  readonly run: RunDoc;
+  readonly lineId: string;
+  readonly figure: Figure;
+}) {
   const style = useNumberStyle();
   const [asking, setAsking] = useState(false);
   const bounds = figure.replace;
@@ -124,9 +157,17 @@ function Replace({ run, lineId, figure }: { readonly run: RunDoc; readonly lineI
   };
   return (
     <View style={{ gap: space(1) }}>
-      <MainAction title={figure.unit === 'g' ? 'Put in what was weighed' : 'Put in what was measured'} icon="pin" onPress={() => setAsking(true)} />
+      <MainAction
+        title={figure.unit === 'g' ? 'Put in what was weighed' : 'Put in what was measured'}
+        icon="pin"
+        onPress={() => setAsking(true)}
+      />
       {figure.expected ? (
-        <QuietAction title="Back to the computed figure" icon="undo" onPress={() => stateFigure(run, lineId, figure, null, false)} />
+        <QuietAction
+          title="Back to the computed figure"
+          icon="undo"
+          onPress={() => stateFigure(run, lineId, figure, null, false)}
+        />
       ) : null}
       <NumberSheet
         ask={

@@ -2,7 +2,8 @@ import { clockPhase, nextLookAt, observedFactor, recordLook, startClock } from '
 
 const T0 = 1_764_000_000_000;
 const min = (minutes: number) => T0 + minutes * 60_000;
-const clock = () => startClock('c', 'a', 1, 12, { firstLookS: 16 * 60, expectedS: 19 * 60, latestS: 22 * 60 }, T0);
+const clock = () =>
+  startClock('c', 'a', 1, 12, { firstLookS: 16 * 60, expectedS: 19 * 60, latestS: 22 * 60 }, T0);
 
 describe('the clock of a load', () => {
   it('waits for the first look, then asks for it, then says that it is late', () => {
@@ -27,7 +28,11 @@ describe('the clock of a load', () => {
   });
 
   it('stands the same after being written out and read back', () => {
-    const kept = JSON.parse(JSON.stringify(recordLook(clock(), 'not yet', min(16)))) as ReturnType<typeof clock>;
-    expect(clockPhase(kept, min(17.25))).toEqual(clockPhase(recordLook(clock(), 'not yet', min(16)), min(17.25)));
+    const kept = JSON.parse(JSON.stringify(recordLook(clock(), 'not yet', min(16)))) as ReturnType<
+      typeof clock
+    >;
+    expect(clockPhase(kept, min(17.25))).toEqual(
+      clockPhase(recordLook(clock(), 'not yet', min(16)), min(17.25)),
+    );
   });
 });

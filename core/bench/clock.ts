@@ -66,6 +66,8 @@ export function doneTests(darkBatter: boolean): string[] {
   return [
     'A skewer in the middle comes out clean, or with a few dry crumbs.',
     'A light press springs back.',
-    darkBatter ? 'The edge draws away from the liner. Colour tells little on this batter.' : 'The edge is pale gold and draws away from the liner.',
+    darkBatter
+      ? 'The edge draws away from the liner. Colour tells little on this batter.'
+      : 'The edge is pale gold and draws away from the liner.',
   ];
 }

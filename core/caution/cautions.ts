@@ -34,18 +34,21 @@ export function cautionsFor(read: ReadFormula): Caution[] {
     out.push({
       id: 'alcohol',
       place: 'gather',
-      words: 'Has alcohol in it, and baking does not drive all of it off. Apple juice does the same work for children.',
+      words:
+        'Has alcohol in it, and baking does not drive all of it off. Apple juice does the same work for children.',
     });
   }
   out.push({
     id: 'hot-tin',
     place: 'bake',
-    words: 'Oven, rack and tin burn. Dry cloths, sleeves down, door open at arm’s length. Children help with an adult.',
+    words:
+      'Oven, rack and tin burn. Dry cloths, sleeves down, door open at arm’s length. Children help with an adult.',
   });
   out.push({
     id: 'cool-safely',
     place: 'cool',
-    words: 'Cream, soft-cheese and egg toppings go on cold cakes and into the fridge within two hours. Local rules come first.',
+    words:
+      'Cream, soft-cheese and egg toppings go on cold cakes and into the fridge within two hours. Local rules come first.',
   });
   return out;
 }

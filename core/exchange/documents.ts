@@ -1,5 +1,8 @@
 import { z } from 'zod';
 
+// Zod would otherwise try whether it may compile code at run time, which the server's security headers refuse.
+z.config({ jitless: true });
+
 /**
  * The documents that people's work is kept in and exported as. Each has a kind and a version. A stored document holds
  * only what a person stated or measured; all else is derived. Unknown fields are let through, so that a file written
@@ -123,7 +126,12 @@ export const cupcakeLineSchema = z.looseObject({
   fill: fillSchema,
   eggs: eggModeSchema,
   /** Most loads there is time or patience for; null where it does not matter. */
-  maxLoads: z.number().int('Whole loads only.').min(1, 'At least 1 load.').max(200, 'At most 200 loads.').nullable(),
+  maxLoads: z
+    .number()
+    .int('Whole loads only.')
+    .min(1, 'At least 1 load.')
+    .max(200, 'At most 200 loads.')
+    .nullable(),
   /** Figure id → what was weighed or measured in this run. */
   stated: statedValues.default({}),
   /** Keys of the ingredients already weighed out. */

@@ -33,9 +33,17 @@ describe('documents at the edge', () => {
   });
 
   it('names the field, the fault and the mend', () => {
-    const read = readRunFile({ kind: 'run file', version: 1, run: { kind: 'run' }, formulas: [], kitchen: {} });
+    const read = readRunFile({
+      kind: 'run file',
+      version: 1,
+      run: { kind: 'run' },
+      formulas: [],
+      kitchen: {},
+    });
     if (read.ok) throw new Error('it should not fit');
-    expect(read.faults.map((fault) => fault.field)).toEqual(expect.arrayContaining(['run.lines', 'formulas', 'kitchen.tins']));
+    expect(read.faults.map((fault) => fault.field)).toEqual(
+      expect.arrayContaining(['run.lines', 'formulas', 'kitchen.tins']),
+    );
     for (const { fault, mend } of read.faults) expect(fault.length * mend.length).toBeGreaterThan(0);
   });
 
@@ -52,13 +60,18 @@ describe('documents at the edge', () => {
 describe('versions', () => {
   it('reads today’s, refuses tomorrow’s and those without one', () => {
     expect(readDocument(formula).ok).toBe(true);
-    expect(readDocument({ ...formula, version: 9 })).toMatchObject({ ok: false, faults: [{ field: 'version' }] });
+    expect(readDocument({ ...formula, version: 9 })).toMatchObject({
+      ok: false,
+      faults: [{ field: 'version' }],
+    });
     expect(readDocument({ ...formula, version: undefined }).ok).toBe(false);
     expect(readDocument({ ...formula, kind: '__proto__' }).ok).toBe(false);
   });
 
   it('brings an older document up to date step by step', () => {
-    const steps = { formula: [(doc: Record<string, unknown>) => ({ ...doc, version: 1, name: `${String(doc.title)}` })] };
+    const steps = {
+      formula: [(doc: Record<string, unknown>) => ({ ...doc, version: 1, name: `${String(doc.title)}` })],
+    };
     const old = { ...formula, name: undefined, title: 'From before' };
     const read = readDocument(old, steps);
     expect(read).toMatchObject({ ok: true, value: { name: 'From before' } });

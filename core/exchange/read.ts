@@ -8,7 +8,8 @@ export interface DocFault {
   readonly mend: string;
 }
 
-export type Result<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly faults: readonly DocFault[] };
+export type Result<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly faults: readonly DocFault[] };
 
 const MENDS: Readonly<Record<string, string>> = {
   invalid_type: 'Give a value of the kind that the schema in docs/schemas names.',

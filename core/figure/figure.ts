@@ -4,7 +4,8 @@
  * difference between two temperatures.
  */
 
-export type Unit = 'g' | 'ml' | 'mm' | '°C' | 'K' | 's' | 'g/ml' | 'share' | 'times' | 'pieces' | 'loads' | 'eggs';
+export type Unit =
+  'g' | 'ml' | 'mm' | '°C' | 'K' | 's' | 'g/ml' | 'share' | 'times' | 'pieces' | 'loads' | 'eggs';
 
 /** Where a starting value comes from. `measured here` replaces the others as soon as someone weighs or times it. */
 export type Basis = 'typical' | 'geometry' | 'physics' | 'stated' | 'counted' | 'measured here';

@@ -151,10 +151,16 @@ describe('Ledger', () => {
   it('always holds the value between the ends of its range', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.tuple(fc.double({ min: 1, max: 1000, noNaN: true }), fc.double({ min: 0, max: 0.5, noNaN: true })), {
-          minLength: 1,
-          maxLength: 6,
-        }),
+        fc.array(
+          fc.tuple(
+            fc.double({ min: 1, max: 1000, noNaN: true }),
+            fc.double({ min: 0, max: 0.5, noNaN: true }),
+          ),
+          {
+            minLength: 1,
+            maxLength: 6,
+          },
+        ),
         (roots) => {
           const ledger = new Ledger({});
           roots.forEach(([value, share], i) => input(ledger, `r${i}`, value, value * share));

@@ -172,8 +172,10 @@ export class Ledger {
     const out = new Map<string, Shift>();
     for (const root of roots) {
       const moved = (side: 'down' | 'up') =>
-        finite(spec.id, spec.f(...cells.map((cell, i) => (values[i] ?? 0) + (cell.shifts.get(root)?.[side] ?? 0)))) -
-        raw;
+        finite(
+          spec.id,
+          spec.f(...cells.map((cell, i) => (values[i] ?? 0) + (cell.shifts.get(root)?.[side] ?? 0))),
+        ) - raw;
       out.set(root, { down: moved('down'), up: moved('up') });
     }
     return out;

@@ -9,7 +9,10 @@ const round = (value: number) => String(Number(value.toPrecision(2)));
  */
 export function checkFormula(lines: readonly ReadLine[]): Fault[] {
   const of = (...roles: Role[]) =>
-    lines.reduce((sum, line) => sum + (line.ingredient && roles.includes(line.ingredient.role) ? line.massG : 0), 0);
+    lines.reduce(
+      (sum, line) => sum + (line.ingredient && roles.includes(line.ingredient.role) ? line.massG : 0),
+      0,
+    );
   const flour = of('flour', 'starch');
   if (flour === 0) return lines.some((line) => line.status === 'read') ? [NO_FLOUR] : [];
   const faults: Fault[] = [];
@@ -26,7 +29,12 @@ export function checkFormula(lines: readonly ReadLine[]): Fault[] {
   const bicarbonate = of('bicarbonate');
   if (!selfRaising) {
     const powder = bicarbonate > 0 ? { ...CHECKS.powder, low: 0 } : CHECKS.powder;
-    ratio('Baking powder', of('powder'), powder, 'Too little leaves it heavy, too much makes it rise and sink.');
+    ratio(
+      'Baking powder',
+      of('powder'),
+      powder,
+      'Too little leaves it heavy, too much makes it rise and sink.',
+    );
   }
   ratio('Bicarbonate', bicarbonate, CHECKS.bicarbonate, 'More than its acid can use tastes of soap.');
   ratio('Sugar', of('sugar'), CHECKS.sugar, 'Check the line: far off, the crumb turns dry or will not set.');
@@ -45,8 +53,19 @@ const NO_FLOUR: Fault = {
   mend: 'If one of the lines is a flour, tap it and say which.',
 };
 
-const SOUR = new Set(['buttermilk', 'yoghurt', 'sour cream', 'honey', 'treacle', 'brown sugar', 'berries', 'cocoa']);
+const SOUR = new Set([
+  'buttermilk',
+  'yoghurt',
+  'sour cream',
+  'honey',
+  'treacle',
+  'brown sugar',
+  'berries',
+  'cocoa',
+]);
 
 function hasAcid(lines: readonly ReadLine[]): boolean {
-  return lines.some((line) => line.ingredient && (line.ingredient.role === 'acid' || SOUR.has(line.ingredient.key)));
+  return lines.some(
+    (line) => line.ingredient && (line.ingredient.role === 'acid' || SOUR.has(line.ingredient.key)),
+  );
 }

@@ -16,7 +16,10 @@ export interface ReadFormula {
 
 /** Grams of all lines whose ingredient plays one of the roles. */
 export function massOf(lines: readonly ReadLine[], ...roles: readonly Role[]): number {
-  return lines.reduce((sum, line) => sum + (line.ingredient && roles.includes(line.ingredient.role) ? line.massG : 0), 0);
+  return lines.reduce(
+    (sum, line) => sum + (line.ingredient && roles.includes(line.ingredient.role) ? line.massG : 0),
+    0,
+  );
 }
 
 /** Reads a formula line by line. Lines past the limit are kept in the document but not read; a check says so. */

@@ -102,7 +102,11 @@ function widenFor(volumeMl: number, fromMm: number, heightMm: number): number {
 
 /** A spherical cap's outline from the axis to the edge, in 16 steps. */
 function arc(edgeMm: number, heightMm: number, baseMm: number): CutPoint[] {
-  if (heightMm <= 0) return [{ x: 0, y: baseMm }, { x: edgeMm, y: baseMm }];
+  if (heightMm <= 0)
+    return [
+      { x: 0, y: baseMm },
+      { x: edgeMm, y: baseMm },
+    ];
   const radius = (edgeMm * edgeMm + heightMm * heightMm) / (2 * heightMm);
   const points: CutPoint[] = [];
   for (let i = 0; i <= 16; i += 1) {

@@ -16,7 +16,11 @@ import { tinsAtOnce, type LineContext } from './context';
 import { start } from './fillFigures';
 
 /** The temperature to set, °C: the formula's or the run's still-oven figure, 20 lower with the fan on. */
-export function ovenSettingC({ line, formula, oven }: Pick<LineContext, 'line' | 'formula' | 'oven'>): number {
+export function ovenSettingC({
+  line,
+  formula,
+  oven,
+}: Pick<LineContext, 'line' | 'formula' | 'oven'>): number {
   return (line.ovenC ?? formula.ovenC) - (oven.fan ? FAN_C : 0);
 }
 
@@ -104,7 +108,8 @@ export function addBake(ledger: Ledger, context: LineContext): void {
     from,
     f: (massG = 1, set = 0, off = 0, fan = 0, batterC = 0, doneC = 0, tinFactor = 1, factor = 1) =>
       bakeTimeS({ massG, airC: set + off + fan, batterC, doneC }) * tinFactor * factor,
-    sentence: 'A form fitted to typical times of single pieces, within 5 % of each: it grows with the mass in the well and falls as the oven gets hotter.',
+    sentence:
+      'A form fitted to typical times of single pieces, within 5 % of each: it grows with the mass in the well and falls as the oven gets hotter.',
     sum: 'fitted time of {portion.mass} from {batter.temperature} to {cake.done} at {oven.setting} + {oven.offset} + {oven.fan}, × {tin.factor} × {bake.factor}',
   });
   const { value, low } = ledger.figure('bake.time');
@@ -116,7 +121,8 @@ export function addBake(ledger: Ledger, context: LineContext): void {
     from: ['bake.time'],
     f: (time = 0) => time * share,
     decide: (time) => Math.floor(time / 30) * 30,
-    sentence: 'At 85 % of the expected time, or where the likely range begins if that is earlier. Then every 2 minutes.',
+    sentence:
+      'At 85 % of the expected time, or where the likely range begins if that is earlier. Then every 2 minutes.',
     sum: `{bake.time} × ${share.toFixed(2)}, to the half minute below`,
   });
   ledger.derive({
@@ -169,10 +175,18 @@ export function addCakes(ledger: Ledger): void {
     sentence: 'All cupcakes together, baked.',
     sum: '{count.made} × {cake.mass}',
   });
-  start(ledger, 'room.temperature', 'Room', '°C', ROOM, 'A usual kitchen. Warmer rooms cool cakes more slowly.', {
-    min: 0,
-    max: 24,
-  });
+  start(
+    ledger,
+    'room.temperature',
+    'Room',
+    '°C',
+    ROOM,
+    'A usual kitchen. Warmer rooms cool cakes more slowly.',
+    {
+      min: 0,
+      max: 24,
+    },
+  );
   start(
     ledger,
     'cool.constant',
@@ -192,7 +206,8 @@ export function addCakes(ledger: Ledger): void {
     unit: 's',
     from: ['cool.constant', 'room.temperature'],
     // Nobody waits for the last degree: within 1.5 °C of a warm room the cake is as cool as it gets there.
-    f: (constant = 0, room = 0) => coolTimeS(constant, COOLING.fromC, Math.max(COOLING.frostC, room + 1.5), room),
+    f: (constant = 0, room = 0) =>
+      coolTimeS(constant, COOLING.fromC, Math.max(COOLING.frostC, room + 1.5), room),
     sentence: `From about ${COOLING.fromC} °C out of the oven to ${COOLING.frostC} °C, when buttercream keeps its shape.`,
     sum: `{cool.constant} × ln((${COOLING.fromC} − {room.temperature}) ÷ (${COOLING.frostC} − {room.temperature}))`,
   });

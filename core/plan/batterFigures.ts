@@ -6,12 +6,10 @@ import { PIECE_SPREAD_SHARE } from '../quantity/ingredients.table';
 import type { LineContext } from './context';
 import { start } from './fillFigures';
 
-
-
-
 /** An ingredient of this batch: which line it comes from and the figure that holds its grams. */
 export interface BatchIngredient {
   readonly key: string;
+  /** In the writer's own words. */
   readonly name: string;
   /** The line as written in the formula. */
   readonly written: string;
@@ -84,7 +82,8 @@ export function addBatter(ledger: Ledger, { line, read, formula }: LineContext):
     value: read.massG,
     spread: read.spreadG,
     basis: read.lines.some((l) => l.status === 'read' && l.basis === 'typical') ? 'typical' : 'stated',
-    sentence: 'All lines of the formula that could be read, added up. Cups and spoons widen it; weighed lines hardly.',
+    sentence:
+      'All lines of the formula that could be read, added up. Cups and spoons widen it; weighed lines hardly.',
   });
   ledger.derive({
     id: 'scale.exact',
@@ -97,7 +96,11 @@ export function addBatter(ledger: Ledger, { line, read, formula }: LineContext):
     sum: '{batter.needed} ÷ {formula.mass}',
   });
   const readLines = read.lines.map((l, index) => ({ l, index })).filter(({ l }) => l.status === 'read');
-  const eggs = addScale(ledger, line.eggs, readLines.map(({ l }) => l));
+  const eggs = addScale(
+    ledger,
+    line.eggs,
+    readLines.map(({ l }) => l),
+  );
   const ingredients = readLines.map(({ l, index }) => addIngredient(ledger, l, index, line.eggs));
   ledger.derive({
     id: 'batter.mixed',
@@ -105,7 +108,8 @@ export function addBatter(ledger: Ledger, { line, read, formula }: LineContext):
     unit: 'g',
     from: ingredients.map(({ figureId }) => figureId),
     f: (...grams) => grams.reduce((sum, g) => sum + g, 0),
-    sentence: 'All that is weighed into the bowl. Weigh the full bowl, less the empty one, and the plan goes on from there.',
+    sentence:
+      'All that is weighed into the bowl. Weigh the full bowl, less the empty one, and the plan goes on from there.',
     sum: ingredients.map(({ figureId }) => `{${figureId}}`).join(' + '),
     pin: { min: 1, max: 1_000_000 },
   });
@@ -148,7 +152,8 @@ function addScale(ledger: Ledger, mode: EggMode, lines: readonly ReadLine[]): Eg
   const exact = ledger.value('eggs.exact');
   const used = wholeEggs(exact, mode);
   const words: Readonly<Record<EggMode, string>> = {
-    follow: 'Eggs stay whole, rounded up, and everything else follows them, so the formula keeps its proportions.',
+    follow:
+      'Eggs stay whole, rounded up, and everything else follows them, so the formula keeps its proportions.',
     nearest: 'Eggs go to the nearest whole one and the rest keeps to the exact scale.',
     weigh: 'Eggs are beaten and weighed, so nothing is rounded.',
   };
@@ -159,7 +164,10 @@ function addScale(ledger: Ledger, mode: EggMode, lines: readonly ReadLine[]): Eg
     from: ['eggs.exact'],
     f: () => used,
     sentence: words[mode],
-    sum: mode === 'weigh' ? '{eggs.exact}' : `{eggs.exact}, ${mode === 'follow' ? 'rounded up' : 'to the nearest whole'}`,
+    sum:
+      mode === 'weigh'
+        ? '{eggs.exact}'
+        : `{eggs.exact}, ${mode === 'follow' ? 'rounded up' : 'to the nearest whole'}`,
   });
   ledger.derive({
     id: 'scale.used',
@@ -186,7 +194,7 @@ function addScale(ledger: Ledger, mode: EggMode, lines: readonly ReadLine[]): Eg
 function addIngredient(ledger: Ledger, l: ReadLine, index: number, mode: EggMode): BatchIngredient {
   const figureId = `ingredient.${index + 1}`;
   const written = `${figureId}.written`;
-  const base = { key: String(index + 1), name: l.name, written: l.raw.trim(), line: l, figureId };
+  const base = { key: String(index + 1), name: l.called, written: l.raw.trim(), line: l, figureId };
   if (l.whole && ledger.has('egg.mass') && mode !== 'weigh') {
     // Whites and yolks weigh their own part of the egg that the run is planned with.
     const ownPart = l.whole.pieceG / mainPiece(ledger);
@@ -208,7 +216,10 @@ function addIngredient(ledger: Ledger, l: ReadLine, index: number, mode: EggMode
       from: [wholeFigureId, 'egg.mass'],
       f: (n = 0, each = 0) => n * each * ownPart,
       sentence: 'Whole ones, at the mass of one without its shell.',
-      sum: ownPart === 1 ? `{${wholeFigureId}} × {egg.mass}` : `{${wholeFigureId}} × {egg.mass} × ${ownPart.toFixed(2)}`,
+      sum:
+        ownPart === 1
+          ? `{${wholeFigureId}} × {egg.mass}`
+          : `{${wholeFigureId}} × {egg.mass} × ${ownPart.toFixed(2)}`,
     });
     return { ...base, wholeFigureId };
   }
@@ -229,7 +240,8 @@ function addIngredient(ledger: Ledger, l: ReadLine, index: number, mode: EggMode
     f: (grams = 0, factor = 0) => grams * factor,
     // What is put on the scale is these grams, however the formula's cup was filled.
     decide: (grams) => grams,
-    sentence: 'The formula as written, scaled for this run. Weigh it out and it is this, however a cup would have been filled.',
+    sentence:
+      'The formula as written, scaled for this run. Weigh it out and it is this, however a cup would have been filled.',
     sum: `{${written}} × {scale.used}`,
   });
   return { ...base, wholeFigureId: null };

@@ -63,7 +63,12 @@ export function addCount(
   const tins = tinsAtOnce(tin, oven);
   for (const [id, label, value, sentence] of [
     ['tin.wells', 'Wells in a tin', tin.wells, `As many as "${tin.name}" has.`],
-    ['tin.atOnce', 'Tins in the oven at once', tins, `${tin.owned} owned; "${oven.name}" holds ${oven.racks * oven.tinsPerRack}.`],
+    [
+      'tin.atOnce',
+      'Tins in the oven at once',
+      tins,
+      `${tin.owned} owned; "${oven.name}" holds ${oven.racks * oven.tinsPerRack}.`,
+    ],
   ] as const) {
     ledger.input({ id, label, unit: 'pieces', value, spread: 0, basis: 'counted', sentence });
   }
@@ -140,7 +145,11 @@ function loadsLimit(ledger: Ledger, maxLoads: number | null, perLoad: number) {
     sentence: 'Wells in one load, times the loads.',
     sum: '{wells.perLoad} × {loads.allowed}',
   });
-  return { supply: maxLoads === null ? ('tins' as const) : ('loads' as const), figureId: 'count.tins', words: 'wells and loads' };
+  return {
+    supply: maxLoads === null ? ('tins' as const) : ('loads' as const),
+    figureId: 'count.tins',
+    words: 'wells and loads',
+  };
 }
 
 function minutesLimit(ledger: Ledger, minutes: { readonly free: number; readonly perLoad: number } | null) {
@@ -152,7 +161,8 @@ function minutesLimit(ledger: Ledger, minutes: { readonly free: number; readonly
     value: minutes.free * 60,
     spread: 0,
     basis: 'counted',
-    sentence: 'From now until it must be ready, less weighing, mixing and filling. Cooling is not counted: they would be warm.',
+    sentence:
+      'From now until it must be ready, less weighing, mixing and filling. Cooling is not counted: they would be warm.',
   });
   ledger.input({
     id: 'load.minutes',

@@ -45,7 +45,8 @@ export function addFill(ledger: Ledger, { line, tin, method, formula, kitchen }:
     unit: 'ml',
     from: ['well.top', 'well.base', 'well.depth'],
     f: (top = 0, base = 0, depth = 0) => wellVolumeMl(top, base, depth),
-    sentence: 'A well is a cone with its point cut off. Fill one with water and weigh it to know better: 1 g is 1 ml.',
+    sentence:
+      'A well is a cone with its point cut off. Fill one with water and weigh it to know better: 1 g is 1 ml.',
     sum: 'π × {well.depth} ÷ 12 × ({well.top}² + {well.top} × {well.base} + {well.base}²)',
     pin: { min: 5, max: 5000 },
   });
@@ -53,7 +54,7 @@ export function addFill(ledger: Ledger, { line, tin, method, formula, kitchen }:
   start(
     ledger,
     'batter.density',
-    'Batter, mass of a ml',
+    'Batter density',
     'g/ml',
     method.batterDensity,
     `Usual for a ${method.name} batter. To measure yours: weigh a level cup of batter, then the same cup of water, and divide.`,
@@ -62,7 +63,7 @@ export function addFill(ledger: Ledger, { line, tin, method, formula, kitchen }:
   start(
     ledger,
     'cake.density',
-    'Cake, mass of a ml',
+    'Cake density',
     'g/ml',
     method.cakeDensity,
     `Usual for the cake of a ${method.name} batter, crust and all.`,
@@ -85,7 +86,8 @@ export function addFill(ledger: Ledger, { line, tin, method, formula, kitchen }:
     unit: 'times',
     from: ['bake.lossShare', 'batter.density', 'cake.density'],
     f: (lost = 0, batter = 0, cake = 1) => ((1 - lost) * batter) / cake,
-    sentence: 'How many times its own volume the batter takes up as cake: what is left after baking, at the density of cake.',
+    sentence:
+      'How many times its own volume the batter takes up as cake: what is left after baking, at the density of cake.',
     sum: '(1 − {bake.lossShare}) × {batter.density} ÷ {cake.density}',
   });
   addPortion(ledger, line.fill, kitchen.scaleStepG, formula.name);
@@ -104,7 +106,8 @@ export function addFill(ledger: Ledger, { line, tin, method, formula, kitchen }:
     unit: 'share',
     from: ['portion.mass', 'well.volume', 'cake.density', 'bake.lossShare'],
     f: (portion = 0, well = 1, density = 1, lost = 0) => (portion * (1 - lost)) / (density * well),
-    sentence: 'The volume of the baked cake against the well to its brim: 95 % is flat, 108 % a gentle dome, over 130 % runs over.',
+    sentence:
+      'The volume of the baked cake against the well to its brim: 95 % is flat, 108 % a gentle dome, over 130 % runs over.',
     sum: '{portion.mass} × (1 − {bake.lossShare}) ÷ ({cake.density} × {well.volume})',
   });
 }

@@ -10,8 +10,26 @@ const kitchen = (over: Partial<KitchenDoc> = {}): KitchenDoc => ({
   id: 'kitchen',
   name: 'Test kitchen',
   tins: [
-    { id: 'std', name: 'Standard', wells: 12, owned: 1, topMm: 70, baseMm: 52, depthMm: 36, material: 'light metal' },
-    { id: 'mini', name: 'Mini', wells: 24, owned: 1, topMm: 46, baseMm: 32, depthMm: 23, material: 'light metal' },
+    {
+      id: 'std',
+      name: 'Standard',
+      wells: 12,
+      owned: 1,
+      topMm: 70,
+      baseMm: 52,
+      depthMm: 36,
+      material: 'light metal',
+    },
+    {
+      id: 'mini',
+      name: 'Mini',
+      wells: 24,
+      owned: 1,
+      topMm: 46,
+      baseMm: 32,
+      depthMm: 23,
+      material: 'light metal',
+    },
   ],
   ovens: [{ id: 'oven', name: 'Oven', fan: false, offsetC: 0, racks: 1, tinsPerRack: 1 }],
   scaleStepG: 1,
@@ -119,7 +137,10 @@ describe('worked example 1: 24 creamed cupcakes, gently domed', () => {
 describe('worked example 2: 20 melted-fat cupcakes, flat, eggs weighed', () => {
   // Rise = 0.9 × 1.0 ÷ 0.41 = 2.1951. Portion = 0.95 ÷ 2.1951 × 105.97 = 45.86 → 46 g.
   // Needed = 20 × 46 ÷ 0.97 = 948.5 g; ×1.2513; 3.754 eggs = 187.7 g of beaten egg.
-  const plan = planOne({ count: 20, fill: { by: 'finish', finish: 'flat' }, eggs: 'weigh' }, { method: 'melted' });
+  const plan = planOne(
+    { count: 20, fill: { by: 'finish', finish: 'flat' }, eggs: 'weigh' },
+    { method: 'melted' },
+  );
 
   it('weighs 46 g into a well, 43 % full, 17.8 mm below the rim', () => {
     expect(v(plan, 'portion.mass')).toBe(46);
@@ -196,7 +217,11 @@ describe('limits', () => {
   it('names the loads where they are bounded', () => {
     const plan = planOne({ count: 36, maxLoads: 2 });
     expect(v(plan, 'count.made')).toBe(24);
-    expect(plan.limits.find((limit) => limit.limiting)).toMatchObject({ supply: 'loads', pieces: 24, short: true });
+    expect(plan.limits.find((limit) => limit.limiting)).toMatchObject({
+      supply: 'loads',
+      pieces: 24,
+      short: true,
+    });
     expect(plan.remainder.shortG).toBe(0);
   });
 
@@ -232,7 +257,9 @@ describe('laws', () => {
         { by: 'finish', finish: 'gentle' },
         { by: 'finish', finish: 'high' },
       ),
-      fc.double({ min: 0.1, max: 1, noNaN: true }).map((share): CupcakeLine['fill'] => ({ by: 'share', share })),
+      fc
+        .double({ min: 0.1, max: 1, noNaN: true })
+        .map((share): CupcakeLine['fill'] => ({ by: 'share', share })),
     ),
     eggs: fc.constantFrom<CupcakeLine['eggs']>('follow', 'nearest', 'weigh'),
     tinId: fc.constantFrom('std', 'mini'),
@@ -243,7 +270,11 @@ describe('laws', () => {
     fc.assert(
       fc.property(lines, methods, fc.option(fc.integer({ min: 1, max: 100_000 })), (line, method, pin) => {
         const plan = planOne({ ...line, stated: pin === null ? {} : { 'batter.mixed': pin } }, { method });
-        return Math.abs(unaccountedG(plan)) < 0.1 && Number.isInteger(v(plan, 'count.made')) && v(plan, 'batter.left') > -1e-6;
+        return (
+          Math.abs(unaccountedG(plan)) < 0.1 &&
+          Number.isInteger(v(plan, 'count.made')) &&
+          v(plan, 'batter.left') > -1e-6
+        );
       }),
       { numRuns: 150 },
     );
@@ -251,11 +282,17 @@ describe('laws', () => {
 
   it('never makes more when a supply falls', () => {
     fc.assert(
-      fc.property(lines, fc.integer({ min: 100, max: 50_000 }), fc.integer({ min: 1, max: 50 }), (line, mixed, loads) => {
-        const made = (m: number, l: number) => v(planOne({ ...line, maxLoads: l, stated: { 'batter.mixed': m } }), 'count.made');
-        const full = made(mixed, loads);
-        return made(mixed * 0.8, loads) <= full && made(mixed, Math.max(1, loads - 1)) <= full;
-      }),
+      fc.property(
+        lines,
+        fc.integer({ min: 100, max: 50_000 }),
+        fc.integer({ min: 1, max: 50 }),
+        (line, mixed, loads) => {
+          const made = (m: number, l: number) =>
+            v(planOne({ ...line, maxLoads: l, stated: { 'batter.mixed': m } }), 'count.made');
+          const full = made(mixed, loads);
+          return made(mixed * 0.8, loads) <= full && made(mixed, Math.max(1, loads - 1)) <= full;
+        },
+      ),
       { numRuns: 60 },
     );
   });

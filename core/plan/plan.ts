@@ -56,16 +56,17 @@ export interface Unplanned {
   readonly fault: Fault & { readonly field: 'formula' | 'tin' | 'oven' };
 }
 
-export type PlannedLine =
-  | ({ readonly planned: true } & LinePlan)
-  | ({ readonly planned: false } & Unplanned);
+export type PlannedLine = ({ readonly planned: true } & LinePlan) | ({ readonly planned: false } & Unplanned);
 
 /** Plans every line of a run. */
 export function planRun(file: Pick<RunFile, 'run' | 'formulas' | 'kitchen' | 'asOf'>): PlannedLine[] {
   return file.run.lines.map((line) => planLine(line, file));
 }
 
-function planLine(line: CupcakeLine, { run, formulas, kitchen, asOf }: Pick<RunFile, 'run' | 'formulas' | 'kitchen' | 'asOf'>): PlannedLine {
+function planLine(
+  line: CupcakeLine,
+  { run, formulas, kitchen, asOf }: Pick<RunFile, 'run' | 'formulas' | 'kitchen' | 'asOf'>,
+): PlannedLine {
   const formula = formulas.find((doc) => doc.id === line.formulaId) ?? null;
   const stop = (field: Unplanned['fault']['field'], fault: string, mend: string): PlannedLine => ({
     planned: false,
@@ -80,7 +81,11 @@ function planLine(line: CupcakeLine, { run, formulas, kitchen, asOf }: Pick<RunF
   if (!oven) return stop('oven', 'The oven of this run is gone from the kitchen.', 'Choose another oven.');
   const read = readOnce(formula);
   if (read.massG <= 0) {
-    return stop('formula', `"${formula.name}" has no line with an amount that can be read.`, 'Open the formula and write its ingredients, one a line.');
+    return stop(
+      'formula',
+      `"${formula.name}" has no line with an amount that can be read.`,
+      'Open the formula and write its ingredients, one a line.',
+    );
   }
   const context: LineContext = {
     line,
@@ -114,11 +119,7 @@ function plan(context: LineContext): LinePlan {
   // A water test says how much the well really holds: the drawn well is made that much deeper or shallower.
   const measured = volume / wellVolumeMl(tin.topMm, tin.baseMm, tin.depthMm);
   const well = { topMm: tin.topMm, baseMm: tin.baseMm, depthMm: tin.depthMm * measured };
-  const cut = cupcakeCut(
-    well,
-    ledger.value('fill.share') * volume,
-    ledger.value('finish.share') * volume,
-  );
+  const cut = cupcakeCut(well, ledger.value('fill.share') * volume, ledger.value('finish.share') * volume);
   addHeights(ledger, cut);
   const day = planDay({
     loads: loads.sizes,
@@ -153,6 +154,9 @@ function plan(context: LineContext): LinePlan {
   };
 }
 
+/** Further off than this, the clock is no supply that anybody reckons with. */
+const CLOCK_LIMITS_WITHIN_MIN = 24 * 60;
+
 /** Minutes between the earliest first load and the end of baking, and what one load takes of them. */
 function minutesForLoads(ledger: Ledger, context: LineContext): { free: number; perLoad: number } | null {
   if (context.asOfMin === null) return null;
@@ -162,7 +166,7 @@ function minutesForLoads(ledger: Ledger, context: LineContext): { free: number; 
   // Cooling is left out here: the pieces exist, if warm; the day says when to start so that they are cool.
   const free = context.readyMin - context.asOfMin - before;
   // With no time for a single load there is nothing to plan by; the late start is said as a warning.
-  return free < perLoad ? null : { free, perLoad };
+  return free < perLoad || free > CLOCK_LIMITS_WITHIN_MIN ? null : { free, perLoad };
 }
 
 function addHeights(ledger: Ledger, cut: CupcakeCut): void {
@@ -184,7 +188,8 @@ function addHeights(ledger: Ledger, cut: CupcakeCut): void {
     unit: 'mm',
     from: ['finish.share', 'well.volume'],
     f: (share = 0, volume = 0) => cupcakeCut(cut.well, 1, share * volume).aboveRimMm,
-    sentence: 'The top of the dome against the rim: a cake larger than its well stands on it as a dome of that volume.',
+    sentence:
+      'The top of the dome against the rim: a cake larger than its well stands on it as a dome of that volume.',
     sum: 'height of {finish.share} of {well.volume} as a dome on the well',
   });
 }
@@ -224,7 +229,8 @@ function warningsFor(
   const wait = lastLoadWaitsMin(loads.sizes, ledger.value('bake.time'), ledger.value('turnaround'));
   const hasPowder = read.lines.some((l) => l.ingredient?.role === 'powder');
   const hasBicarbonate = read.lines.some((l) => l.ingredient?.role === 'bicarbonate');
-  const allowed = hasBicarbonate && !hasPowder ? Math.min(BICARBONATE_WAIT_MIN, method.waitMin) : method.waitMin;
+  const allowed =
+    hasBicarbonate && !hasPowder ? Math.min(BICARBONATE_WAIT_MIN, method.waitMin) : method.waitMin;
   if (wait > allowed) {
     out.push({
       fault: `The last load's batter waits about ${Math.round(wait)} min; this one keeps its lift for about ${allowed}.`,

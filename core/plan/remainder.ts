@@ -1,8 +1,7 @@
 import type { Fill } from '../exchange/documents';
 import type { Ledger } from '../figure';
-import { FINISHES } from '../process/batter.table';
+import { FINISHES , METHODS } from '../process/batter.table';
 import { wellVolumeMl } from '../piece';
-import { METHODS } from '../process/batter.table';
 import type { LineContext } from './context';
 import { finishOf } from './finish';
 import type { Limit } from './countFigures';
@@ -54,7 +53,11 @@ export function remainderOf(ledger: Ledger, context: LineContext, limits: readon
 }
 
 /** The grams a well gets when the bowl is shared out evenly, to the scale's step below. */
-function sharedOut(ledger: Ledger, pieces: number, stepG: number): { massG: number; finish: string; sunk: boolean } {
+function sharedOut(
+  ledger: Ledger,
+  pieces: number,
+  stepG: number,
+): { massG: number; finish: string; sunk: boolean } {
   const raw = ledger.value('batter.ready') / pieces;
   const massG = Math.max(Number((Math.floor(raw / stepG + 1e-9) * stepG).toFixed(2)), stepG);
   const finish = finishOf((ledger.value('finish.share') * massG) / ledger.value('portion.mass'));

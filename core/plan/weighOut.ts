@@ -1,4 +1,13 @@
-import { PLAIN_STYLE, TABLE_TSP_ML, TABLE_CUP_ML, formatNumber, showText, spoons, type Ingredient, type NumberStyle } from '../quantity';
+import {
+  PLAIN_STYLE,
+  TABLE_TSP_ML,
+  TABLE_CUP_ML,
+  formatNumber,
+  showText,
+  spoons,
+  type Ingredient,
+  type NumberStyle,
+} from '../quantity';
 import type { Figure } from '../figure';
 import type { BatchIngredient } from './batterFigures';
 
@@ -18,6 +27,13 @@ function spoonG(ingredient: Ingredient | null): number | null {
   return null;
 }
 
+/** Grams as this scale can show them; below one of its steps, as a fine scale would. */
+function onScale(massG: number, stepG: number, style: NumberStyle): string {
+  if (style.mass === 'oz' || massG < stepG * STEPS_TO_TRUST) return showText(massG, 'g', style);
+  const decimals = stepG >= 1 ? 0 : stepG >= 0.1 ? 1 : 2;
+  return `${formatNumber(Math.round(massG / stepG) * stepG, decimals, style.decimal)} g`;
+}
+
 /**
  * The amount of an ingredient as it is measured out: whole eggs by count with their grams beside, weights by the
  * scale, and spoons first where the scale is too coarse to tell.
@@ -29,7 +45,7 @@ export function weighOut(
   style: NumberStyle = PLAIN_STYLE,
 ): WeighOut {
   const massG = plan.figure(item.figureId).value;
-  const grams = showText(massG, 'g', style);
+  const grams = onScale(massG, scaleStepG, style);
   if (item.wholeFigureId) {
     const count = formatNumber(plan.figure(item.wholeFigureId).value, 0, style.decimal);
     return { main: count, beside: `${grams} without shell` };
@@ -39,5 +55,6 @@ export function weighOut(
     if (perSpoon !== null) return { main: spoons(massG, perSpoon), beside: grams };
     if (massG < scaleStepG) return { main: 'a pinch', beside: grams };
   }
-  return { main: grams, beside: null };
+  const byTheSpoon = item.line.ingredient?.tspG;
+  return { main: grams, beside: byTheSpoon === undefined ? null : spoons(massG, byTheSpoon) };
 }

@@ -26,7 +26,8 @@ interface Holds {
 /** Fills a figure's explanation with the numbers of its plan. */
 export function whyText(plan: Holds, figure: Figure, style: NumberStyle = PLAIN_STYLE): WhyText {
   const { why } = figure;
-  const fill = (words: (input: Figure) => string) => why.sum.replace(/\{([^}]+)\}/g, (_, id: string) => words(plan.figure(id)));
+  const fill = (words: (input: Figure) => string) =>
+    why.sum.replace(/\{([^}]+)\}/g, (_, id: string) => words(plan.figure(id)));
   // The sum brings its own × where a factor stands.
   const bare = (item: Figure) => showText(item.value, item.unit, style).replace(/^×/, '');
   const shown = (item: Figure) => showText(item.value, item.unit, style);

@@ -79,16 +79,21 @@ export const BICARBONATE_WAIT_MIN = 15;
 export const BOWL_LOSS: Start = typical(0.03, 0.012);
 
 /** Bake loss as a share of batter mass, by the well's volume to the brim, ml. Small pieces dry more. */
-export const BAKE_LOSS: readonly { readonly belowMl: number; readonly name: string; readonly loss: Start }[] = [
-  { belowMl: 45, name: 'mini', loss: typical(0.13, 0.025) },
-  { belowMl: 170, name: 'cupcake', loss: typical(0.1, 0.02) },
-  { belowMl: Infinity, name: 'large', loss: typical(0.09, 0.02) },
-];
+export const BAKE_LOSS: readonly { readonly belowMl: number; readonly name: string; readonly loss: Start }[] =
+  [
+    { belowMl: 45, name: 'mini', loss: typical(0.13, 0.025) },
+    { belowMl: 170, name: 'cupcake', loss: typical(0.1, 0.02) },
+    { belowMl: Infinity, name: 'large', loss: typical(0.09, 0.02) },
+  ];
 
 /** How full the well is after baking, as a share of its volume to the brim. */
 export const FINISHES = {
   flat: { name: 'flat', share: 0.95, meaning: 'Level, just under the rim: room for frosting.' },
-  gentle: { name: 'gently domed', share: 1.08, meaning: 'A low dome just over the rim: eats well plain or frosted.' },
+  gentle: {
+    name: 'gently domed',
+    share: 1.08,
+    meaning: 'A low dome just over the rim: eats well plain or frosted.',
+  },
   high: { name: 'high-domed', share: 1.2, meaning: 'A high dome: a muffin look; frosting slides off it.' },
 } as const;
 

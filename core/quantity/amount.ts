@@ -61,7 +61,9 @@ export function takeAmount(text: string): Amount | null {
     return finish(text, at + bare.length, 1, 1, 1, bare.unit, before.factor);
   }
   at += number.length;
-  const times = (number.word ? /^\s*(?:[x×*]\s*)?(?=\d)/i : /^(?:\s*[x×*]\s*|\s+)(?=\d)/i).exec(text.slice(at));
+  const times = (number.word ? /^\s*(?:[x×*]\s*)?(?=\d)/i : /^(?:\s*[x×*]\s*|\s+)(?=\d)/i).exec(
+    text.slice(at),
+  );
   if (times) {
     const inner = takeAmount(text.slice(at + times[0].length));
     if (inner?.unit) {
@@ -79,7 +81,11 @@ export function takeAmount(text: string): Amount | null {
     const size = takeAmount(sized[1] ?? '');
     const pack = takeUnit(text.slice(at + gap + sized[0].length));
     if (size?.unit && pack?.unit.kind === 'pack') {
-      const value = [number.value, number.low, number.high].map((n) => n * size.value) as [number, number, number];
+      const value = [number.value, number.low, number.high].map((n) => n * size.value) as [
+        number,
+        number,
+        number,
+      ];
       return finish(text, at + gap + sized[0].length + pack.length, ...value, size.unit, factor);
     }
   }
@@ -90,12 +96,17 @@ export function takeAmount(text: string): Amount | null {
     const size = /^\s*[([]([^)\]]+)[)\]]/.exec(text.slice(end));
     const inner = size ? takeAmount(size[1] ?? '') : null;
     if (size && inner?.unit && inner.unit.kind !== 'pack') {
-      const value = [number.value, number.low, number.high].map((n) => n * inner.value) as [number, number, number];
+      const value = [number.value, number.low, number.high].map((n) => n * inner.value) as [
+        number,
+        number,
+        number,
+      ];
       return finish(text, end + size[0].length, ...value, inner.unit, factor);
     }
   }
   // "400 g tin of ...": the pack word behind a weight adds nothing.
-  const trailing = unit.unit.kind === 'mass' || unit.unit.kind === 'volume' ? takeUnit(text.slice(end)) : null;
+  const trailing =
+    unit.unit.kind === 'mass' || unit.unit.kind === 'volume' ? takeUnit(text.slice(end)) : null;
   const length = trailing?.unit.kind === 'pack' ? end + trailing.length : end;
   return finish(text, length, number.value, number.low, number.high, unit.unit, factor);
 }

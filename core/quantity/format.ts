@@ -28,7 +28,7 @@ export function formatNumber(value: number, decimals: number, decimal: '.' | ','
 
 /** Only as many decimals as a kitchen scale reads: whole grams from 20 g on, tenths below. */
 function massDecimals(value: number): number {
-  return Math.abs(value) >= 20 ? 0 : 1;
+  return Math.abs(value) >= 20 || value === 0 ? 0 : 1;
 }
 
 /** Seconds as people say them: `45 s`, `19 min`, `1 h 35`. */
@@ -38,7 +38,10 @@ export function formatDuration(seconds: number): Shown {
   if (size < 90) return { number: `${sign}${Math.round(size)}`, unit: 's' };
   const minutes = Math.round(size / 60);
   if (minutes < 100) return { number: `${sign}${minutes}`, unit: 'min' };
-  return { number: `${sign}${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`, unit: '' };
+  return {
+    number: `${sign}${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`,
+    unit: '',
+  };
 }
 
 /** A value of the core in the person's units. `like` sets the decimals, so that the ends of a range match its value. */
@@ -46,7 +49,8 @@ export function show(value: number, unit: Unit, style: NumberStyle = PLAIN_STYLE
   const n = (v: number, decimals: number) => formatNumber(v, decimals, style.decimal);
   switch (unit) {
     case 'g':
-      if (style.mass === 'oz') return { number: n(value / G_PER_OZ, Math.abs(like) >= 280 ? 1 : 2), unit: 'oz' };
+      if (style.mass === 'oz')
+        return { number: n(value / G_PER_OZ, Math.abs(like) >= 280 ? 1 : 2), unit: 'oz' };
       return { number: n(value, massDecimals(like)), unit: 'g' };
     case 'ml':
       return { number: n(value, Math.abs(like) >= 20 ? 0 : 1), unit: 'ml' };
@@ -73,7 +77,10 @@ export function show(value: number, unit: Unit, style: NumberStyle = PLAIN_STYLE
     case 'loads':
       return { number: n(value, 0), unit: Math.round(value) === 1 ? 'load' : 'loads' };
     case 'eggs':
-      return { number: n(value, Number.isInteger(value) ? 0 : 1), unit: Math.abs(value) === 1 ? 'egg' : 'eggs' };
+      return {
+        number: n(value, Number.isInteger(value) ? 0 : 1),
+        unit: Math.abs(value) === 1 ? 'egg' : 'eggs',
+      };
   }
 }
 
@@ -90,7 +97,9 @@ export function join({ number, unit }: Shown): string {
 
 /** Words with measures in braces, `{54 g}` or `{175 °C}`, with each measure in the person's units. */
 export function inStyle(text: string, style: NumberStyle = PLAIN_STYLE): string {
-  return text.replace(/\{(-?[\d.]+) (g|°C|mm|ml)\}/g, (_, value: string, unit: Unit) => showText(Number(value), unit, style));
+  return text.replace(/\{(-?[\d.]+) (g|°C|mm|ml)\}/g, (_, value: string, unit: Unit) =>
+    showText(Number(value), unit, style),
+  );
 }
 
 /** A value that a person typed, in their units, brought to the unit of the core. */

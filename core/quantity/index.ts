@@ -1,4 +1,16 @@
-export { formatDuration, formatNumber, fromShown, inStyle, join, show, showText, spoons, toShown, typedUnit, PLAIN_STYLE } from './format';
+export {
+  formatDuration,
+  formatNumber,
+  fromShown,
+  inStyle,
+  join,
+  show,
+  showText,
+  spoons,
+  toShown,
+  typedUnit,
+  PLAIN_STYLE,
+} from './format';
 export type { NumberStyle, Shown } from './format';
 export { INGREDIENTS, ingredientOf } from './ingredients.table';
 export type { Allergen, Ingredient, Role } from './ingredients.table';

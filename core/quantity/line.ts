@@ -31,6 +31,8 @@ export interface ReadLine {
   readonly ingredient: Ingredient | null;
   /** What the line was taken for; the written name where the table does not know it. */
   readonly name: string;
+  /** The thing in the writer's own words, without amount and notes: "thyme leaves". */
+  readonly called: string;
   /** g; 0 where nothing was read. Range as half the 10–90 width on either side. */
   readonly massG: number;
   readonly lowG: number;
@@ -83,7 +85,11 @@ function weigh(amount: Amount, ingredient: Ingredient | null, measures: Measures
     case 'volume': {
       const density = densityOf(ingredient, unit.key, text);
       if (density === null) return read(null, 0, '');
-      return read(size * density, unit.spreadShare, `${amount.text} at ${trim(size * density)} g a ${unit.key}`);
+      return read(
+        size * density,
+        unit.spreadShare,
+        `${amount.text} at ${trim(size * density)} g a ${unit.key}`,
+      );
     }
   }
 }
@@ -92,7 +98,10 @@ function pieceMass(ingredient: Ingredient | null, measures: Measures, text: stri
   if (!ingredient?.pieceG) return null;
   if (ingredient.role !== 'egg') return ingredient.pieceG;
   const sizes = EGG_SIZE_G[measures];
-  const named = /\b(extra[- ]large|small|medium|large|jumbo)\b/i.exec(text)?.[1]?.toLowerCase().replace('-', ' ');
+  const named = /\b(extra[- ]large|small|medium|large|jumbo)\b/i
+    .exec(text)?.[1]
+    ?.toLowerCase()
+    .replace('-', ' ');
   const wholeG = named ? (sizes[named] ?? 50) : 50;
   // Whites and yolks grow with the egg: their share of a 50 g egg stays.
   return wholeG * (ingredient.pieceG / 50);
@@ -128,7 +137,10 @@ function takeAmounts(text: string): { sums: Amount[][]; rest: string } | null {
         continue;
       }
     }
-    const other = /^\s*(?:\/|or|=|,\s*(?:about|approx\.?|or)|[([]\s*(?:or\s+|=\s*)?)\s*(?=[~≈]?\s*(?:about\s+|approx\.?\s+)?[\d½⅓⅔¼¾⅛])/i.exec(rest);
+    const other =
+      /^\s*(?:\/|or|=|,\s*(?:about|approx\.?|or)|[([]\s*(?:or\s+|=\s*)?)\s*(?=[~≈]?\s*(?:about\s+|approx\.?\s+)?[\d½⅓⅔¼¾⅛])/i.exec(
+        rest,
+      );
     const amount = other ? takeAmount(rest.slice(other[0].length)) : null;
     if (other && amount?.unit) {
       sums.push([amount]);
@@ -157,7 +169,8 @@ function nameIn(text: string): string {
   return (head.trim() ? head : bare).replace(/\s+/g, ' ').trim();
 }
 
-const OF_FRUIT = /^(?:finely\s+|freshly\s+|grated\s+|squeezed\s+)*(juice|zest|peel|rind)(?:\s+and\s+\w+)?\s+of\s+(.+)$/i;
+const OF_FRUIT =
+  /^(?:finely\s+|freshly\s+|grated\s+|squeezed\s+)*(juice|zest|peel|rind)(?:\s+and\s+\w+)?\s+of\s+(.+)$/i;
 
 /** "Juice of half a lemon" says its amount in the middle: turned round to "half a lemon juice". */
 function turnRound(text: string): string {
@@ -181,6 +194,7 @@ function amountLast(text: string): string | null {
 const BLANK: Omit<ReadLine, 'raw' | 'status'> = {
   ingredient: null,
   name: '',
+  called: '',
   massG: 0,
   lowG: 0,
   highG: 0,
@@ -213,15 +227,30 @@ export function readLine(raw: string, measures: Measures, takenFor?: string): Re
     fault: { fault, mend },
   });
   if (/^[-−–—]\s*[\d.½⅓⅔¼¾⅛]/.test(text)) {
-    return unread('An amount cannot be below zero.', 'Write it without the minus; for a list dash, put a space after it.');
+    return unread(
+      'An amount cannot be below zero.',
+      'Write it without the minus; for a list dash, put a space after it.',
+    );
   }
   const turned = turnRound(text);
   const parsed = takeAmounts(turned) ?? takeAmounts(amountLast(turned) ?? '');
   const chosen = takenFor ? ingredientOf(takenFor) : null;
   if (!parsed) {
     const ingredient = chosen ?? findIngredient(nameIn(text));
-    if (!ingredient) return unread('No amount and no ingredient found here.', 'Write an amount and a name, such as 120 g butter.');
-    return { ...BLANK, raw, status: 'no amount', name: ingredient.name, ingredient, reading: 'no amount: add to taste' };
+    if (!ingredient)
+      return unread(
+        'No amount and no ingredient found here.',
+        'Write an amount and a name, such as 120 g butter.',
+      );
+    return {
+      ...BLANK,
+      raw,
+      status: 'no amount',
+      name: ingredient.name,
+      called: nameIn(text),
+      ingredient,
+      reading: 'no amount: add to taste',
+    };
   }
   const written = nameIn(parsed.rest);
   const ingredient = chosen ?? findIngredient(written) ?? findIngredient(parsed.rest);
@@ -230,7 +259,8 @@ export function readLine(raw: string, measures: Measures, takenFor?: string): Re
   const reads = parsed.sums.map((sum) => add(sum.map((amount) => weigh(amount, ingredient, measures, text))));
   const best = pick(reads, ingredient);
   if (best?.massG == null) return unread(...unknownMeasure(parsed.sums[0]?.[0], name), name);
-  if (best.massG <= 0) return unread('The amount comes to nothing.', 'Write an amount above zero, or take the line out.', name);
+  if (best.massG <= 0)
+    return unread('The amount comes to nothing.', 'Write an amount above zero, or take the line out.', name);
   if (best.massG > MAX_LINE_G) {
     return unread('That is over 100 kg.', 'Check the amount and the unit.', name);
   }
@@ -242,6 +272,7 @@ export function readLine(raw: string, measures: Measures, takenFor?: string): Re
     status: 'read',
     ingredient,
     name,
+    called: written || name,
     massG: best.massG,
     lowG: best.massG - best.spreadG,
     highG: best.massG + best.spreadG,
@@ -291,8 +322,15 @@ function conflict(reads: Read[], best: Read, name: string): Fault[] {
 
 function unknownMeasure(amount: Amount | undefined, name: string): [string, string] {
   if (amount?.unit?.kind === 'pack') {
-    return [`How much a ${amount.unit.key} holds is not written.`, `Add its size: ${amount.text} (400 g) ${name}.`];
+    return [
+      `How much a ${amount.unit.key} holds is not written.`,
+      `Add its size: ${amount.text} (400 g) ${name}.`,
+    ];
   }
-  if (!amount?.unit) return [`What one ${name} weighs is not known.`, `Add the grams: ${amount?.text ?? '1'} (60 g) ${name}.`];
-  return [`What a ${amount.unit.key} of ${name} weighs is not known.`, `Add the grams: ${amount.text} (100 g) ${name}.`];
+  if (!amount?.unit)
+    return [`What one ${name} weighs is not known.`, `Add the grams: ${amount?.text ?? '1'} (60 g) ${name}.`];
+  return [
+    `What a ${amount.unit.key} of ${name} weighs is not known.`,
+    `Add the grams: ${amount.text} (100 g) ${name}.`,
+  ];
 }

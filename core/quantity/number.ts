@@ -71,7 +71,8 @@ function readFigure(text: string): Piece | null {
     return { value: Number(mixed[1]) + Number(mixed[2]) / Number(mixed[3]), length: mixed[0].length };
   }
   const vulgar = WITH_VULGAR.exec(text);
-  if (vulgar) return { value: Number(vulgar[1] ?? 0) + (VULGAR[vulgar[2] ?? ''] ?? 0), length: vulgar[0].length };
+  if (vulgar)
+    return { value: Number(vulgar[1] ?? 0) + (VULGAR[vulgar[2] ?? ''] ?? 0), length: vulgar[0].length };
   const fraction = FRACTION.exec(text);
   if (fraction && Number(fraction[2]) > 0) {
     return { value: Number(fraction[1]) / Number(fraction[2]), length: fraction[0].length };

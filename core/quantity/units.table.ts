@@ -25,7 +25,12 @@ const mass = (key: string, size: number, names: string[]): UnitDef => ({
   spreadShare: 0.005,
 });
 
-const volume = (key: string, size: Record<Measures, number>, spreadShare: number, names: string[]): UnitDef => ({
+const volume = (
+  key: string,
+  size: Record<Measures, number>,
+  spreadShare: number,
+  names: string[],
+): UnitDef => ({
   key,
   kind: 'volume',
   size,
@@ -84,15 +89,27 @@ export const UNITS: readonly UnitDef[] = [
   personal('handful', 35, 0.4, ['handful', 'handfuls']),
   personal('dollop', 60, 0.4, ['dollop', 'dollops']),
   personal('sprig', 0.8, 0.4, ['sprig', 'sprigs']),
-  ...['tin', 'can', 'jar', 'packet', 'pack', 'sachet', 'tub', 'pot', 'bag', 'box', 'carton', 'bar', 'block'].map(
-    (key): UnitDef => ({
-      key,
-      kind: 'pack',
-      size: same(0),
-      names: [key, key === 'box' ? 'boxes' : `${key}s`],
-      spreadShare: 0.01,
-    }),
-  ),
+  ...[
+    'tin',
+    'can',
+    'jar',
+    'packet',
+    'pack',
+    'sachet',
+    'tub',
+    'pot',
+    'bag',
+    'box',
+    'carton',
+    'bar',
+    'block',
+  ].map((key): UnitDef => ({
+    key,
+    kind: 'pack',
+    size: same(0),
+    names: [key, key === 'box' ? 'boxes' : `${key}s`],
+    spreadShare: 0.01,
+  })),
 ];
 
 /** How a word before the unit changes it. */

@@ -121,5 +121,7 @@ export function planDay({
 
 /** Minutes that the last load's batter waits between mixing and the oven. */
 export function lastLoadWaitsMin(loads: readonly number[], bakeTimeS: number, turnaroundS: number): number {
-  return loads.length <= 1 ? 0 : ((loads.length - 1) * (bakeTimeS + turnaroundS)) / 60 + fillMin(loads[0] ?? 0);
+  return loads.length <= 1
+    ? 0
+    : ((loads.length - 1) * (bakeTimeS + turnaroundS)) / 60 + fillMin(loads[0] ?? 0);
 }

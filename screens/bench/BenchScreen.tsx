@@ -8,7 +8,7 @@ import { Card } from '../../ui/card';
 import { Screen } from '../../ui/screen';
 import { Body, Small } from '../../ui/text';
 import { LoadClock } from '../runs/LoadClock';
-import { stageHref } from '../runs/RunFrame';
+import { stageHref } from '../runs/stages';
 
 /** Every clock that is running, whichever run it belongs to, the next look first. */
 export function BenchScreen() {
@@ -23,17 +23,35 @@ export function BenchScreen() {
   return (
     <Screen
       title="Bench"
-      foot={next ? <MainAction title={`To ${next.name}`} onPress={() => router.navigate(stageHref(next.id, running.length > 0 ? 'bake' : 'gather'))} /> : undefined}
+      foot={
+        next ? (
+          <MainAction
+            title={`To ${next.name}`}
+            onPress={() => router.navigate(stageHref(next.id, running.length > 0 ? 'bake' : 'gather'))}
+          />
+        ) : undefined
+      }
     >
       {running.map(({ run, clock }) => (
-        <LoadClock key={clock.id} run={run} clock={clock} dark={false} title={`${run.name}: load ${clock.load}, ${clock.pieces} pieces`} />
+        <LoadClock
+          key={clock.id}
+          run={run}
+          clock={clock}
+          dark={false}
+          title={`${run.name}: load ${clock.load}, ${clock.pieces} pieces`}
+        />
       ))}
       {running.length === 0 ? (
         <Card title="No clock is running">
-          <Body>Start one at the Bake stage of a run, as the oven door shuts. All running clocks stand here together.</Body>
+          <Body>
+            Start one at the Bake stage of a run, as the oven door shuts. All running clocks stand here
+            together.
+          </Body>
         </Card>
       ) : null}
-      <Small>Oven clocks so far. The step in hand, with its amount and its look-for test, comes here next.</Small>
+      <Small>
+        Oven clocks so far. The step in hand, with its amount and its look-for test, comes here next.
+      </Small>
     </Screen>
   );
 }

@@ -11,9 +11,21 @@ import { Small } from '../../ui/text';
 import { useWide } from '../../ui/screen';
 
 const MEASURES: readonly Choice<Measures>[] = [
-  { value: 'us', title: 'US cups and eggs', detail: 'A cup is 237 ml, a tablespoon 15, a large egg 50 g without shell.' },
-  { value: 'metric', title: 'metric cups and eggs', detail: 'A cup is 250 ml, a tablespoon 15, a large egg 57 g without shell.' },
-  { value: 'australian', title: 'Australian cups and eggs', detail: 'A cup is 250 ml, a tablespoon 20, a large egg 50 g without shell.' },
+  {
+    value: 'us',
+    title: 'US cups and eggs',
+    detail: 'A cup is 237 ml, a tablespoon 15, a large egg 50 g without shell.',
+  },
+  {
+    value: 'metric',
+    title: 'metric cups and eggs',
+    detail: 'A cup is 250 ml, a tablespoon 15, a large egg 57 g without shell.',
+  },
+  {
+    value: 'australian',
+    title: 'Australian cups and eggs',
+    detail: 'A cup is 250 ml, a tablespoon 20, a large egg 50 g without shell.',
+  },
 ];
 
 const METHOD_CHOICES: readonly Choice<Method>[] = (Object.keys(METHODS) as Method[]).map((key) => ({
@@ -23,12 +35,26 @@ const METHOD_CHOICES: readonly Choice<Method>[] = (Object.keys(METHODS) as Metho
 }));
 
 /** What a formula is besides its lines, as a sentence. */
-export function FormulaSentence({ doc, onChange }: { readonly doc: FormulaDoc; readonly onChange: (label: string, over: Partial<FormulaDoc>) => void }) {
+export function FormulaSentence({
+  doc,
+  onChange,
+}: {
+  readonly doc: FormulaDoc;
+  readonly onChange: (label: string, over: Partial<FormulaDoc>) => void;
+}) {
   const style = useNumberStyle();
   return (
     <Sentence>
       <Words>A</Words>
-      <ChoiceValue label="Method" title="How it is mixed" value={doc.method} text={METHODS[doc.method].name} choices={METHOD_CHOICES} onChoose={(method) => onChange('Method', { method })} testID="value-method" />
+      <ChoiceValue
+        label="Method"
+        title="How it is mixed"
+        value={doc.method}
+        text={METHODS[doc.method].name}
+        choices={METHOD_CHOICES}
+        onChoose={(method) => onChange('Method', { method })}
+        testID="value-method"
+      />
       <Words>batter, written in</Words>
       <ChoiceValue
         label="Measures"
@@ -38,8 +64,9 @@ export function FormulaSentence({ doc, onChange }: { readonly doc: FormulaDoc; r
         choices={MEASURES}
         onChoose={(measures) => onChange('Measures', { measures })}
         testID="value-measures"
+        after=","
       />
-      <Words>, for a still oven at</Words>
+      <Words>for a still oven at</Words>
       <NumberValue
         label="Still-oven temperature"
         text={showText(doc.ovenC, '°C', style)}

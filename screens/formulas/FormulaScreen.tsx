@@ -24,8 +24,15 @@ export function FormulaScreen({ id }: { readonly id: string }) {
   const toList = () => router.navigate('/formulas');
   if (!doc) {
     return (
-      <Screen title="No such formula" onBack={toList} foot={<MainAction title="To the formulas" onPress={toList} />}>
-        <Notice fault="This formula is not in this browser." mend="It may have been taken out, or the link is from another device." />
+      <Screen
+        title="No such formula"
+        onBack={toList}
+        foot={<MainAction title="To the formulas" onPress={toList} />}
+      >
+        <Notice
+          fault="This formula is not in this browser."
+          mend="It may have been taken out, or the link is from another device."
+        />
       </Screen>
     );
   }
@@ -57,19 +64,24 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
     else next[written] = key;
     put('A line', { takenFor: next });
   };
-  const users = runsIn(docs).filter((run) => !run.closed && run.lines.some((line) => line.formulaId === doc.id));
+  const users = runsIn(docs).filter(
+    (run) => !run.closed && run.lines.some((line) => line.formulaId === doc.id),
+  );
   const asks: Readonly<Record<'name' | 'steps', TextAsk>> = {
     name: { title: 'Name of the formula', value: doc.name, fault: nameFault },
     steps: { title: 'Steps', hint: 'One step a line.', value: doc.steps, multiline: true },
   };
   return (
     <Screen
+      broad
       title={doc.name}
       onBack={() => router.navigate('/formulas')}
       foot={<MainAction title="Bake it" onPress={() => router.navigate('/runs/new')} />}
     >
       <FormulaSentence doc={doc} onChange={put} />
-      <View style={wide ? { flexDirection: 'row', gap: space(2), alignItems: 'flex-start' } : { gap: space(2) }}>
+      <View
+        style={wide ? { flexDirection: 'row', gap: space(2), alignItems: 'flex-start' } : { gap: space(2) }}
+      >
         <View style={wide ? { flex: 1 } : undefined}>
           <LinesField text={text} onText={setDraft} onBlur={keepText} />
         </View>
@@ -94,7 +106,11 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
         }}
       />
       <QuietAction
-        title={users.length > 0 ? `Take it out (${users.length} open ${users.length === 1 ? 'run uses' : 'runs use'} it)` : 'Take it out'}
+        title={
+          users.length > 0
+            ? `Take it out (${users.length} open ${users.length === 1 ? 'run uses' : 'runs use'} it)`
+            : 'Take it out'
+        }
         icon="bin"
         onPress={() => {
           router.navigate('/formulas');

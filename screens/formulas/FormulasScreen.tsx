@@ -22,10 +22,16 @@ export function FormulasScreen() {
   const { raised, inkSoft, warn } = useTokens();
   const formulas = formulasIn(docs);
   return (
-    <Screen title="Formulas" foot={<MainAction title="New formula" icon="plus" onPress={() => router.navigate('/formulas/new')} />}>
+    <Screen
+      title="Formulas"
+      foot={<MainAction title="New formula" icon="plus" onPress={() => router.navigate('/formulas/new')} />}
+    >
       {formulas.length === 0 ? (
         <Card title="No formula yet">
-          <Body>Write or paste one as it stands in the book, one ingredient a line. It is read back in grams, line by line.</Body>
+          <Body>
+            Write or paste one as it stands in the book, one ingredient a line. It is read back in grams, line
+            by line.
+          </Body>
         </Card>
       ) : null}
       {formulas.map((formula) => {

@@ -52,10 +52,15 @@ export function NewFormulaScreen() {
   };
   const keep = () => {
     const name = nameFault(doc.name);
-    const text = read.massG > 0 ? null : 'No line with an amount yet. Write at least one, such as 120 g butter.';
+    const text =
+      read.massG > 0 ? null : 'No line with an amount yet. Write at least one, such as 120 g butter.';
     setFaults({ name, text });
     if (name || text) return;
-    const made = readWith<FormulaDoc>(formulaSchema, { ...current, id: newId('formula'), name: doc.name.trim() });
+    const made = readWith<FormulaDoc>(formulaSchema, {
+      ...current,
+      id: newId('formula'),
+      name: doc.name.trim(),
+    });
     if (!made.ok) {
       setFaults({ name: null, text: made.faults[0]?.fault ?? null });
       return;
@@ -64,7 +69,12 @@ export function NewFormulaScreen() {
     router.replace({ pathname: '/formulas/[id]', params: { id: made.value.id } });
   };
   return (
-    <Screen title="New formula" onBack={() => router.navigate('/formulas')} foot={<MainAction title="Keep it" onPress={keep} />}>
+    <Screen
+      broad
+      title="New formula"
+      onBack={() => router.navigate('/formulas')}
+      foot={<MainAction title="Keep it" onPress={keep} />}
+    >
       <TextInput
         mode="outlined"
         label="Name"
@@ -74,7 +84,9 @@ export function NewFormulaScreen() {
         error={faults.name !== null}
       />
       {faults.name ? <Notice fault={faults.name} mend="Any name you will know it by." /> : null}
-      <View style={wide ? { flexDirection: 'row', gap: space(2), alignItems: 'flex-start' } : { gap: space(2) }}>
+      <View
+        style={wide ? { flexDirection: 'row', gap: space(2), alignItems: 'flex-start' } : { gap: space(2) }}
+      >
         <View style={wide ? { flex: 1, gap: space(1) } : { gap: space(1) }}>
           <LinesField text={doc.text} onText={(text) => set({ text })} />
           {faults.text ? <Notice fault={faults.text} mend="What you wrote stays as it is." /> : null}

@@ -25,7 +25,11 @@ export function ReadBack({ read, onTakenFor }: ReadBackProps) {
   const lines = read.lines.filter((line) => line.status !== 'blank');
   return (
     <Card title="Read back">
-      {lines.length === 0 ? <Body soft>Nothing written yet. What you write on the left or above is read back here as you type.</Body> : null}
+      {lines.length === 0 ? (
+        <Body soft>
+          Nothing written yet. What you write on the left or above is read back here as you type.
+        </Body>
+      ) : null}
       <View>
         {lines.map((line, i) => (
           <LineRow key={`${i} ${line.raw}`} line={line} onAsk={() => setAsked(line)} />
@@ -70,17 +74,25 @@ function LineRow({ line, onAsk }: { readonly line: ReadLine; readonly onAsk: () 
         ...(bad ? { backgroundColor: tokens.warnSoft, borderRadius: 10, paddingHorizontal: space(1) } : {}),
       }}
     >
-      <Tap onPress={onAsk} label={`${line.raw.trim()}: taken for ${line.name}. Change`} style={{ paddingVertical: space(1) }}>
+      <Tap
+        onPress={onAsk}
+        label={`${line.raw.trim()}: taken for ${line.name}. Change`}
+        style={{ paddingVertical: space(1) }}
+      >
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(1.5) }}>
           <View style={{ flex: 1 }}>
             <Small>{line.raw.trim()}</Small>
-            <Body style={{ color: bad ? tokens.warn : tokens.ink }}>{bad ? (line.fault?.fault ?? '') : line.name}</Body>
+            <Body style={{ color: bad ? tokens.warn : tokens.ink }}>
+              {bad ? (line.fault?.fault ?? '') : line.name}
+            </Body>
             {line.reading ? <Small>{line.reading}</Small> : null}
             {bad ? <Small style={{ color: tokens.warn }}>{line.fault?.mend}</Small> : null}
           </View>
           {line.status === 'read' ? (
             <View style={{ alignItems: 'flex-end' }}>
-              <Body style={{ fontFamily: FONT.sansStrong, fontSize: 22, lineHeight: 28 }}>{join(show(line.massG, 'g', style))}</Body>
+              <Body style={{ fontFamily: FONT.sansStrong, fontSize: 22, lineHeight: 28 }}>
+                {join(show(line.massG, 'g', style))}
+              </Body>
               {range ? <Small>{ends}</Small> : null}
             </View>
           ) : bad ? (
@@ -97,23 +109,49 @@ function LineRow({ line, onAsk }: { readonly line: ReadLine; readonly onAsk: () 
   );
 }
 
-function TakenForSheet({ line, onClose, onChoose }: { readonly line: ReadLine | null; readonly onClose: () => void; readonly onChoose: (key: string | null) => void }) {
+function TakenForSheet({
+  line,
+  onClose,
+  onChoose,
+}: {
+  readonly line: ReadLine | null;
+  readonly onClose: () => void;
+  readonly onChoose: (key: string | null) => void;
+}) {
   const [search, setSearch] = useState('');
   const { line: lineColor } = useTokens();
-  const found = INGREDIENTS.filter((item) => [item.name, ...item.names].some((name) => name.includes(search.trim().toLowerCase()))).slice(0, 24);
+  const found = INGREDIENTS.filter((item) =>
+    [item.name, ...item.names].some((name) => name.includes(search.trim().toLowerCase())),
+  ).slice(0, 24);
   return (
     <Sheet title="Taken for" visible={line !== null} onClose={onClose}>
-      <Small>{line ? `"${line.raw.trim()}". Say what it is where the name alone misleads. To change the amount, change the line.` : ''}</Small>
-      <TextInput mode="outlined" label="Find an ingredient" aria-label="Find an ingredient" value={search} onChangeText={setSearch} />
+      <Small>
+        {line
+          ? `"${line.raw.trim()}". Say what it is where the name alone misleads. To change the amount, change the line.`
+          : ''}
+      </Small>
+      <TextInput
+        mode="outlined"
+        label="Find an ingredient"
+        aria-label="Find an ingredient"
+        value={search}
+        onChangeText={setSearch}
+      />
       <Tap onPress={() => onChoose(null)} style={{ borderBottomWidth: 1, borderBottomColor: lineColor }}>
         <Strong>As its name says</Strong>
       </Tap>
       {found.map((item) => (
-        <Tap key={item.key} onPress={() => onChoose(item.key)} style={{ borderBottomWidth: 1, borderBottomColor: lineColor }}>
+        <Tap
+          key={item.key}
+          onPress={() => onChoose(item.key)}
+          style={{ borderBottomWidth: 1, borderBottomColor: lineColor }}
+        >
           <Body>{item.name}</Body>
         </Tap>
       ))}
-      {found.length === 0 ? <Body soft>No ingredient of that name is known. A line with grams works all the same.</Body> : null}
+      {found.length === 0 ? (
+        <Body soft>No ingredient of that name is known. A line with grams works all the same.</Body>
+      ) : null}
     </Sheet>
   );
 }

@@ -19,14 +19,24 @@ export function Shares({ lines }: { readonly lines: readonly ReadLine[] }) {
   const colors = [material.ingredient, material.batter, material.crumb, warnSoft, carnelianSoft, goodSoft];
   const total = lines.reduce((sum, line) => sum + line.massG, 0);
   if (total === 0) return null;
-  const bands = GROUPS.map((group, i) => ({ name: group.name, share: massOf(lines, ...group.roles) / total, color: colors[i] })).filter(
-    ({ share }) => share > 0.02,
-  );
+  const bands = GROUPS.map((group, i) => ({
+    name: group.name,
+    share: massOf(lines, ...group.roles) / total,
+    color: colors[i],
+  })).filter(({ share }) => share > 0.02);
   return (
     <View style={{ marginTop: space(1), gap: space(0.5) }}>
       <View aria-hidden style={{ flexDirection: 'row', height: 14, borderRadius: 7, overflow: 'hidden' }}>
         {bands.map((band) => (
-          <View key={band.name} style={{ flex: band.share, backgroundColor: band.color, borderRightWidth: 1, borderRightColor: material.crust }} />
+          <View
+            key={band.name}
+            style={{
+              flex: band.share,
+              backgroundColor: band.color,
+              borderRightWidth: 1,
+              borderRightColor: material.crust,
+            }}
+          />
         ))}
       </View>
       <Small>{bands.map((band) => `${band.name} ${Math.round(band.share * 100)} %`).join(', ')}</Small>

@@ -1,6 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { ovenSchema, tinSchema, type KitchenDoc, type OvenDoc, type Prefs, type TinDoc } from '../../core/exchange/documents';
+import {
+  ovenSchema,
+  tinSchema,
+  type KitchenDoc,
+  type OvenDoc,
+  type Prefs,
+  type TinDoc,
+} from '../../core/exchange/documents';
 import { showText, toShown, fromShown, typedUnit } from '../../core/quantity';
 import { newId } from '../../state/ids';
 import { changeKitchen, useDocuments, useKitchen, useNumberStyle } from '../../state/store';
@@ -20,8 +27,14 @@ export function KitchenScreen() {
   const kitchen = useKitchen();
   const [naming, setNaming] = useState(false);
   const put = (label: string, over: Partial<KitchenDoc>) => changeKitchen(label, { ...kitchen, ...over });
-  const putTin = (tin: TinDoc) => put(`Tin ${tin.name}`, { tins: kitchen.tins.map((item) => (item.id === tin.id ? tinSchema.parse(tin) : item)) });
-  const putOven = (oven: OvenDoc) => put(`Oven ${oven.name}`, { ovens: kitchen.ovens.map((item) => (item.id === oven.id ? ovenSchema.parse(oven) : item)) });
+  const putTin = (tin: TinDoc) =>
+    put(`Tin ${tin.name}`, {
+      tins: kitchen.tins.map((item) => (item.id === tin.id ? tinSchema.parse(tin) : item)),
+    });
+  const putOven = (oven: OvenDoc) =>
+    put(`Oven ${oven.name}`, {
+      ovens: kitchen.ovens.map((item) => (item.id === oven.id ? ovenSchema.parse(oven) : item)),
+    });
   const first = kitchen.tins[0];
   return (
     <Screen title="Kitchen" under={kitchen.name}>
@@ -31,14 +44,25 @@ export function KitchenScreen() {
           key={tin.id}
           tin={tin}
           onChange={putTin}
-          onRemove={kitchen.tins.length > 1 ? () => put(`Take out ${tin.name}`, { tins: kitchen.tins.filter((item) => item.id !== tin.id) }) : null}
+          onRemove={
+            kitchen.tins.length > 1
+              ? () => put(`Take out ${tin.name}`, { tins: kitchen.tins.filter((item) => item.id !== tin.id) })
+              : null
+          }
         />
       ))}
       {first ? (
         <QuietAction
           title="Another tin"
           icon="plus"
-          onPress={() => put('Another tin', { tins: [...kitchen.tins, { ...first, id: newId('tin'), name: `Tin ${kitchen.tins.length + 1}`, owned: 1 }] })}
+          onPress={() =>
+            put('Another tin', {
+              tins: [
+                ...kitchen.tins,
+                { ...first, id: newId('tin'), name: `Tin ${kitchen.tins.length + 1}`, owned: 1 },
+              ],
+            })
+          }
         />
       ) : null}
       {kitchen.ovens.map((oven) => (
@@ -48,11 +72,21 @@ export function KitchenScreen() {
       <Card title="This browser">
         <Body>Everything is kept in this browser and nowhere else.</Body>
         <QuietAction title="Rename the kitchen" onPress={() => setNaming(true)} />
-        <QuietAction title="Clear all and start empty" icon="bin" onPress={() => useDocuments.getState().startEmpty()} />
-        <QuietAction title="Lay out the demo" onPress={() => useDocuments.getState().loadDemo(localNow(Date.now()))} />
+        <QuietAction
+          title="Clear all and start empty"
+          icon="bin"
+          onPress={() => useDocuments.getState().startEmpty()}
+        />
+        <QuietAction
+          title="Lay out the demo"
+          onPress={() => useDocuments.getState().loadDemo(localNow(Date.now()))}
+        />
         <Small>Both replace what is here. Undo, at the top, brings it back.</Small>
       </Card>
-      <Small>Tins, ovens and scale so far. Moulds, mugs, scoops, the microwave and the store cupboard come here too.</Small>
+      <Small>
+        Tins, ovens and scale so far. Moulds, mugs, scoops, the microwave and the store cupboard come here
+        too.
+      </Small>
       <TextSheet
         ask={naming ? { title: 'Name of the kitchen', value: kitchen.name, fault: nameFault } : null}
         onClose={() => setNaming(false)}
@@ -65,7 +99,13 @@ export function KitchenScreen() {
   );
 }
 
-function Preferences({ kitchen, put }: { readonly kitchen: KitchenDoc; readonly put: (label: string, over: Partial<KitchenDoc>) => void }) {
+function Preferences({
+  kitchen,
+  put,
+}: {
+  readonly kitchen: KitchenDoc;
+  readonly put: (label: string, over: Partial<KitchenDoc>) => void;
+}) {
   const { prefs, scaleStepG } = kitchen;
   const set = (over: Partial<Prefs>) => put('How numbers read', { prefs: { ...prefs, ...over } });
   const steps = [0.1, 0.5, 1, 2, 5];
@@ -83,8 +123,9 @@ function Preferences({ kitchen, put }: { readonly kitchen: KitchenDoc; readonly 
             { value: 'oz', title: 'ounces' },
           ]}
           onChoose={(mass) => set({ mass })}
+          after=","
         />
-        <Words>, heat in</Words>
+        <Words>heat in</Words>
         <ChoiceValue
           label="Heat"
           title="Heat"
@@ -95,8 +136,9 @@ function Preferences({ kitchen, put }: { readonly kitchen: KitchenDoc; readonly 
             { value: 'F', title: 'Fahrenheit' },
           ]}
           onChoose={(temperature) => set({ temperature })}
+          after=","
         />
-        <Words>, decimals with a</Words>
+        <Words>decimals with a</Words>
         <ChoiceValue
           label="Decimal mark"
           title="Decimal mark"
@@ -107,17 +149,26 @@ function Preferences({ kitchen, put }: { readonly kitchen: KitchenDoc; readonly 
             { value: ',', title: 'comma', detail: '12,5' },
           ]}
           onChoose={(decimal) => set({ decimal })}
+          after="."
         />
-        <Words>. The scale reads steps of</Words>
+        <Words>The scale reads steps of</Words>
         <ChoiceValue
           label="Scale"
           title="Smallest step of the scale"
           value={String(scaleStepG)}
           text={`${scaleStepG} g`}
-          choices={steps.map((step) => ({ value: String(step), title: `${step} g`, detail: step < 1 ? 'A fine scale: spoons are hardly needed.' : `Below ${step * 10} g the list says spoons.` }))}
+          choices={steps.map((step) => ({
+            value: String(step),
+            title: `${step} g`,
+            detail:
+              step < 1
+                ? 'A fine scale: spoons are hardly needed.'
+                : `Below ${step * 10} g the list says spoons.`,
+          }))}
           onChoose={(step) => put('Scale', { scaleStepG: Number(step) })}
+          after="."
         />
-        <Words>. The screen is</Words>
+        <Words>The screen is</Words>
         <ChoiceValue
           label="Screen"
           title="Light or dark"
@@ -135,7 +186,13 @@ function Preferences({ kitchen, put }: { readonly kitchen: KitchenDoc; readonly 
   );
 }
 
-function OvenCard({ oven, onChange }: { readonly oven: OvenDoc; readonly onChange: (oven: OvenDoc) => void }) {
+function OvenCard({
+  oven,
+  onChange,
+}: {
+  readonly oven: OvenDoc;
+  readonly onChange: (oven: OvenDoc) => void;
+}) {
   const style = useNumberStyle();
   const offset = oven.offsetC;
   return (
@@ -149,11 +206,16 @@ function OvenCard({ oven, onChange }: { readonly oven: OvenDoc; readonly onChang
           text={oven.fan ? 'with a fan' : 'without a fan'}
           choices={[
             { value: 'still', title: 'without a fan' },
-            { value: 'fan', title: 'with a fan', detail: 'The dial is set 20 °C lower than a formula for a still oven says.' },
+            {
+              value: 'fan',
+              title: 'with a fan',
+              detail: 'The dial is set 20 °C lower than a formula for a still oven says.',
+            },
           ]}
           onChoose={(value) => onChange({ ...oven, fan: value === 'fan' })}
+          after=","
         />
-        <Words>, holding</Words>
+        <Words>holding</Words>
         <NumberValue
           label="Racks"
           text={`${oven.racks}`}
@@ -166,8 +228,9 @@ function OvenCard({ oven, onChange }: { readonly oven: OvenDoc; readonly onChang
           text={`${oven.tinsPerRack} ${oven.tinsPerRack === 1 ? 'tin' : 'tins'}`}
           ask={{ title: 'Tins on a rack', value: oven.tinsPerRack, unit: '', min: 1, max: 8, whole: true }}
           onSave={(tinsPerRack) => onChange({ ...oven, tinsPerRack })}
+          after="."
         />
-        <Words>. Against its dial it runs</Words>
+        <Words>Against its dial it runs</Words>
         <NumberValue
           label="Oven against its dial"
           text={offset === null ? 'unmeasured' : `${offset > 0 ? '+' : ''}${showText(offset, 'K', style)}`}
@@ -182,7 +245,9 @@ function OvenCard({ oven, onChange }: { readonly oven: OvenDoc; readonly onChang
           onSave={(value) => onChange({ ...oven, offsetC: fromShown(value, 'K', style) })}
         />
       </Sentence>
-      {offset !== null ? <QuietAction title="Not measured any more" onPress={() => onChange({ ...oven, offsetC: null })} /> : null}
+      {offset !== null ? (
+        <QuietAction title="Not measured any more" onPress={() => onChange({ ...oven, offsetC: null })} />
+      ) : null}
       <View />
     </Card>
   );

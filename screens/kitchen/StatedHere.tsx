@@ -8,7 +8,13 @@ import { Body, Small } from '../../ui/text';
 import { space } from '../../ui/theme';
 
 /** Figures that were said to hold always in this kitchen. */
-export function StatedHere({ kitchen, put }: { readonly kitchen: KitchenDoc; readonly put: (label: string, over: Partial<KitchenDoc>) => void }) {
+export function StatedHere({
+  kitchen,
+  put,
+}: {
+  readonly kitchen: KitchenDoc;
+  readonly put: (label: string, over: Partial<KitchenDoc>) => void;
+}) {
   const { decimal } = useNumberStyle();
   const entries = Object.entries(kitchen.stated);
   if (entries.length === 0) return null;
@@ -22,7 +28,11 @@ export function StatedHere({ kitchen, put }: { readonly kitchen: KitchenDoc; rea
           <IconTap
             name="bin"
             label={`Back to the usual figure: ${NAMES[id] ?? id}`}
-            onPress={() => put('Back to the usual figure', { stated: Object.fromEntries(Object.entries(kitchen.stated).filter(([key]) => key !== id)) })}
+            onPress={() =>
+              put('Back to the usual figure', {
+                stated: Object.fromEntries(Object.entries(kitchen.stated).filter(([key]) => key !== id)),
+              })
+            }
           />
         </View>
       ))}

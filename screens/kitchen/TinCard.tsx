@@ -44,11 +44,18 @@ export function TinCard({ tin, onChange, onRemove }: TinProps) {
   return (
     <Card>
       <View style={{ alignItems: 'center' }}>
-        <CutDrawing cut={cut} width={200} height={96} bare label={`A well of ${tin.name}, to scale`} />
+        <CutDrawing
+          cut={cut}
+          width={240}
+          height={Math.max(56, (tin.depthMm + 8) * 2)}
+          pxPerMm={2}
+          bare
+          label={`A well of ${tin.name}, to scale`}
+        />
       </View>
       <Sentence>
-        <Value text={tin.name} label="Name of the tin" onPress={() => setNaming(true)} />
-        <Words>:</Words>
+        <Value text={tin.name} label="Name of the tin" onPress={() => setNaming(true)} after=":" />
+
         <NumberValue
           label="Tins owned"
           text={`${tin.owned}`}
@@ -61,8 +68,9 @@ export function TinCard({ tin, onChange, onRemove }: TinProps) {
           text={`${tin.wells} ${tin.wells === 1 ? 'well' : 'wells'}`}
           ask={{ title: 'Wells in the tin', value: tin.wells, unit: '', min: 1, max: 96, whole: true }}
           onSave={(wells) => onChange({ ...tin, wells })}
+          after=","
         />
-        <Words>, each</Words>
+        <Words>each</Words>
         {side(top)}
         <Words>across the top,</Words>
         {side(base)}
@@ -76,8 +84,16 @@ export function TinCard({ tin, onChange, onRemove }: TinProps) {
           text={tin.material}
           choices={[
             { value: 'light metal', title: 'light metal', detail: 'The reference for baking times.' },
-            { value: 'dark metal', title: 'dark metal', detail: 'Takes up heat faster: a little sooner done, a darker edge.' },
-            { value: 'silicone', title: 'silicone', detail: 'Passes heat on slowly: about a tenth longer, a paler edge.' },
+            {
+              value: 'dark metal',
+              title: 'dark metal',
+              detail: 'Takes up heat faster: a little sooner done, a darker edge.',
+            },
+            {
+              value: 'silicone',
+              title: 'silicone',
+              detail: 'Passes heat on slowly: about a tenth longer, a paler edge.',
+            },
           ]}
           onChoose={(material) => onChange({ ...tin, material })}
         />

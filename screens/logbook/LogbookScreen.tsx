@@ -28,7 +28,10 @@ export function LogbookScreen() {
       {closed.map((run) => (
         <Record key={run.id} run={run} />
       ))}
-      <Small>Records so far. What this kitchen learns from them, its own oven factor first, comes here in a later version.</Small>
+      <Small>
+        Records so far. What this kitchen learns from them, its own oven factor first, comes here in a later
+        version.
+      </Small>
     </Screen>
   );
 }
@@ -65,7 +68,15 @@ function Record({ run }: { readonly run: RunDoc }) {
   );
 }
 
-function Compare({ name, planned, happened }: { readonly name: string; readonly planned: string; readonly happened: string }) {
+function Compare({
+  name,
+  planned,
+  happened,
+}: {
+  readonly name: string;
+  readonly planned: string;
+  readonly happened: string;
+}) {
   return (
     <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: space(2) }}>
       <Body style={{ flex: 1 }}>{name}</Body>

@@ -59,15 +59,26 @@ function putIn(run: RunDoc, plan: LinePlan, load: number): void {
   changeRun(`Load ${load} in`, { ...run, clocks: [...run.clocks, clock] });
 }
 
-function Foot({ run, plan, onClose }: { readonly run: RunDoc; readonly plan: LinePlan; readonly onClose: () => void }) {
+function Foot({
+  run,
+  plan,
+  onClose,
+}: {
+  readonly run: RunDoc;
+  readonly plan: LinePlan;
+  readonly onClose: () => void;
+}) {
   const router = useRouter();
   if (run.closed) return <MainAction title="To the logbook" onPress={() => router.navigate('/logbook')} />;
   const next = plan.loads.sizes.findIndex((_, i) => !startedIn(run, i + 1)) + 1;
   const baking = run.clocks.some((clock) => clock.endedAt === null);
   if (next > 0 && !baking) {
-    return <MainAction title={`Load ${next} in: start its clock`} large onPress={() => putIn(run, plan, next)} />;
+    return (
+      <MainAction title={`Load ${next} in: start its clock`} large onPress={() => putIn(run, plan, next)} />
+    );
   }
-  if (next > 0) return <QuietAction title={`Load ${next} in as well`} large onPress={() => putIn(run, plan, next)} />;
+  if (next > 0)
+    return <QuietAction title={`Load ${next} in as well`} large onPress={() => putIn(run, plan, next)} />;
   if (baking) return null;
   return <MainAction title="Close the run" large onPress={onClose} />;
 }
@@ -76,14 +87,26 @@ function Loads({ run, plan }: { readonly run: RunDoc; readonly plan: LinePlan })
   const style = useNumberStyle();
   const { sizes } = plan.loads;
   const dark = isDark(plan);
-  const running = [...run.clocks].sort((a, b) => Number(a.endedAt !== null) - Number(b.endedAt !== null) || a.load - b.load);
-  const waiting = sizes.map((pieces, i) => ({ pieces, load: i + 1 })).filter(({ load }) => !startedIn(run, load));
+  const running = [...run.clocks].sort(
+    (a, b) => Number(a.endedAt !== null) - Number(b.endedAt !== null) || a.load - b.load,
+  );
+  const waiting = sizes
+    .map((pieces, i) => ({ pieces, load: i + 1 }))
+    .filter(({ load }) => !startedIn(run, load));
   const of = { runId: run.id, lineId: plan.line.id };
   return (
     <>
-      {run.closed ? <Body>{`Closed with ${run.closed.made} made. Its record is in the logbook.`}</Body> : null}
+      {run.closed ? (
+        <Body>{`Closed with ${run.closed.made} made. Its record is in the logbook.`}</Body>
+      ) : null}
       {running.map((clock) => (
-        <LoadClock key={clock.id} run={run} clock={clock} dark={dark} title={`Load ${clock.load} of ${Math.max(sizes.length, clock.load)}: ${clock.pieces} pieces`} />
+        <LoadClock
+          key={clock.id}
+          run={run}
+          clock={clock}
+          dark={dark}
+          title={`Load ${clock.load} of ${Math.max(sizes.length, clock.load)}: ${clock.pieces} pieces`}
+        />
       ))}
       {waiting.length > 0 && !run.closed ? (
         <Card title={run.clocks.length === 0 ? 'Fill and bake' : 'Still to go in'}>

@@ -44,9 +44,18 @@ function CloseForm({ run, plan, onClose }: CloseProps) {
   const [note, setNote] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const close = () => {
-    const read = readWith<Closed>(closedSchema, { at: Date.now(), made: readNumberField(made), finish, note });
+    const read = readWith<Closed>(closedSchema, {
+      at: Date.now(),
+      made: readNumberField(made),
+      finish,
+      note,
+    });
     if (!read.ok) {
-      setFault(read.faults[0]?.field === 'made' ? 'Write a whole number of pieces from 0 to 5000.' : (read.faults[0]?.fault ?? ''));
+      setFault(
+        read.faults[0]?.field === 'made'
+          ? 'Write a whole number of pieces from 0 to 5000.'
+          : (read.faults[0]?.fault ?? ''),
+      );
       return;
     }
     onClose();
@@ -75,10 +84,23 @@ function CloseForm({ run, plan, onClose }: CloseProps) {
       <Small>{`How they ended. The plan said ${plan.finish.name}.`}</Small>
       <Chips label="How they ended">
         {(Object.keys(FINISH_WORDS) as FinishKind[]).map((kind) => (
-          <Chip key={kind} title={FINISH_WORDS[kind]} selected={kind === finish} onPress={() => setFinish(kind)} />
+          <Chip
+            key={kind}
+            title={FINISH_WORDS[kind]}
+            selected={kind === finish}
+            onPress={() => setFinish(kind)}
+          />
         ))}
       </Chips>
-      <TextInput mode="outlined" label="Anything to remember" aria-label="Anything to remember" value={note} onChangeText={setNote} multiline maxLength={2000} />
+      <TextInput
+        mode="outlined"
+        label="Anything to remember"
+        aria-label="Anything to remember"
+        value={note}
+        onChangeText={setNote}
+        multiline
+        maxLength={2000}
+      />
       <MainAction title="Into the logbook" onPress={close} large />
     </>
   );

@@ -13,7 +13,8 @@ import { CautionLine } from '../../ui/notice';
 import { Tap } from '../../ui/tap';
 import { Body, Small, Strong } from '../../ui/text';
 import { FONT, space, useTokens } from '../../ui/theme';
-import { RunFrame, stageHref } from './RunFrame';
+import { RunFrame } from './RunFrame';
+import { stageHref } from './stages';
 
 /** The weigh-out list of this batch, ticked off while weighing. */
 export function GatherScreen({ id }: { readonly id: string }) {
@@ -37,7 +38,8 @@ export function GatherScreen({ id }: { readonly id: string }) {
   );
 }
 
-const tickedIn = (plan: LinePlan) => plan.batter.ingredients.filter((item) => plan.line.ticks.includes(item.key)).length;
+const tickedIn = (plan: LinePlan) =>
+  plan.batter.ingredients.filter((item) => plan.line.ticks.includes(item.key)).length;
 
 function GatherList({ run, plan }: { readonly run: RunDoc; readonly plan: LinePlan }) {
   const kitchen = useKitchen();
@@ -92,7 +94,13 @@ function GatherList({ run, plan }: { readonly run: RunDoc; readonly plan: LinePl
         {toTaste.map((line) => (
           <Body key={line.raw}>{`${line.raw.trim()}: no amount is written`}</Body>
         ))}
-        {ticked > 0 ? <QuietAction title="Begin the list again" icon="undo" onPress={() => setTicks('Weigh-out list', [])} /> : null}
+        {ticked > 0 ? (
+          <QuietAction
+            title="Begin the list again"
+            icon="undo"
+            onPress={() => setTicks('Weigh-out list', [])}
+          />
+        ) : null}
       </Card>
       {plan.formula.steps.trim() ? (
         <Card title="Then">
@@ -163,11 +171,23 @@ function IngredientRow({ item, plan, kitchen, ticked, onTick }: RowProps) {
           {ticked ? <Icon name="check" color={onCarnelian} size={22} /> : null}
         </View>
         <View style={{ flex: 1 }}>
-          <Body style={{ fontSize: 18, opacity: ticked ? 0.6 : 1, textDecorationLine: ticked ? 'line-through' : 'none' }}>{item.name}</Body>
+          <Body
+            style={{
+              fontSize: 18,
+              opacity: ticked ? 0.6 : 1,
+              textDecorationLine: ticked ? 'line-through' : 'none',
+            }}
+          >
+            {item.name}
+          </Body>
           <Small>{item.written}</Small>
         </View>
         <View style={{ alignItems: 'flex-end' }}>
-          <Body style={{ fontSize: 26, lineHeight: 32, fontFamily: FONT.sansStrong, opacity: ticked ? 0.6 : 1 }}>{amount.main}</Body>
+          <Body
+            style={{ fontSize: 26, lineHeight: 32, fontFamily: FONT.sansStrong, opacity: ticked ? 0.6 : 1 }}
+          >
+            {amount.main}
+          </Body>
           {amount.beside ? <Small>{amount.beside}</Small> : null}
         </View>
       </View>

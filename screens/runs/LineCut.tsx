@@ -18,13 +18,26 @@ export function useCutWords(plan: LinePlan): string {
 }
 
 /** The piece of a line cut through, with what the drawing says in words. */
-export function LineCut({ plan, width, height }: { readonly plan: LinePlan; readonly width: number; readonly height: number }) {
+export function LineCut({
+  plan,
+  width,
+  height,
+}: {
+  readonly plan: LinePlan;
+  readonly width: number;
+  readonly height: number;
+}) {
   const words = useCutWords(plan);
   const { sunk } = useTokens();
   return (
     <View style={{ gap: space(1) }}>
       <View style={{ backgroundColor: sunk, borderRadius: 18, alignItems: 'center' }}>
-        <CutDrawing cut={plan.cut} width={width} height={height} label={`Cupcake cut through, to scale. ${words}`} />
+        <CutDrawing
+          cut={plan.cut}
+          width={width}
+          height={height}
+          label={`Cupcake cut through, to scale. ${words}`}
+        />
       </View>
       <Body>{words}</Body>
     </View>

@@ -18,25 +18,46 @@ function countdown(seconds: number): string {
   return `${minutes}:${String(whole % 60).padStart(2, '0')}`;
 }
 
-const RESULT: Readonly<Record<LookResult, string>> = { 'not yet': 'not yet', nearly: 'nearly', done: 'done', over: 'too far' };
+const RESULT: Readonly<Record<LookResult, string>> = {
+  'not yet': 'not yet',
+  nearly: 'nearly',
+  done: 'done',
+  over: 'too far',
+};
 
 /** The clock of one load in the oven: time to the next look, the range it is likely done in, and the look's answer. */
-export function LoadClock({ run, clock, title, dark }: { readonly run: RunDoc; readonly clock: ClockDoc; readonly title: string; readonly dark: boolean }) {
+export function LoadClock({
+  run,
+  clock,
+  title,
+  dark,
+}: {
+  readonly run: RunDoc;
+  readonly clock: ClockDoc;
+  readonly title: string;
+  readonly dark: boolean;
+}) {
   const now = useNow(1000);
   const { carnelian, carnelianSoft, raised } = useTokens();
   const phase = clockPhase(clock, now);
   const at = (seconds: number) => clockOf(clock.startedAt + seconds * 1000);
   const answer = (result: LookResult) => {
     const next = recordLook(clock, result, Date.now());
-    changeRun(`Look at load ${clock.load}: ${RESULT[result]}`, { ...run, clocks: run.clocks.map((item) => (item.id === clock.id ? next : item)) });
+    changeRun(`Look at load ${clock.load}: ${RESULT[result]}`, {
+      ...run,
+      clocks: run.clocks.map((item) => (item.id === clock.id ? next : item)),
+    });
   };
   if (phase.phase === 'ended') {
     const factor = observedFactor(clock) ?? 1;
     const off = Math.round((factor - 1) * 100);
-    const against = off === 0 ? 'just as expected' : `${Math.abs(off)} % ${off > 0 ? 'longer' : 'shorter'} than expected`;
+    const against =
+      off === 0 ? 'just as expected' : `${Math.abs(off)} % ${off > 0 ? 'longer' : 'shorter'} than expected`;
     return (
       <Card title={title}>
-        <Strong style={{ fontSize: 22, lineHeight: 28 }}>{`Out after ${join(formatDuration(phase.tookS))}`}</Strong>
+        <Strong
+          style={{ fontSize: 22, lineHeight: 28 }}
+        >{`Out after ${join(formatDuration(phase.tookS))}`}</Strong>
         <Body>{`${clock.pieces} pieces, ${against}. Last look: ${RESULT[phase.result]}.`}</Body>
         <Looks clock={clock} />
       </Card>
@@ -46,8 +67,21 @@ export function LoadClock({ run, clock, title, dark }: { readonly run: RunDoc; r
   return (
     <Card title={title} style={looking ? { backgroundColor: carnelianSoft } : { backgroundColor: raised }}>
       <View role="timer" aria-label={`Load ${clock.load}`}>
-        <Small>{looking ? (phase.late ? 'Past the usual range' : 'Open the door and look') : `Until the ${clock.looks.length === 0 ? 'first' : 'next'} look at ${clockOf(phase.nextLookAt)}`}</Small>
-        <Body style={{ fontFamily: FONT.sansStrong, fontSize: 64, lineHeight: 72, color: looking ? carnelian : undefined }}>
+        <Small>
+          {looking
+            ? phase.late
+              ? 'Past the usual range'
+              : 'Open the door and look'
+            : `Until the ${clock.looks.length === 0 ? 'first' : 'next'} look at ${clockOf(phase.nextLookAt)}`}
+        </Small>
+        <Body
+          style={{
+            fontFamily: FONT.sansStrong,
+            fontSize: 64,
+            lineHeight: 72,
+            color: looking ? carnelian : undefined,
+          }}
+        >
           {looking ? 'Look now' : countdown(phase.untilLookS)}
         </Body>
       </View>
@@ -97,8 +131,22 @@ function RangeBar({ clock, now }: { readonly clock: ClockDoc; readonly now: numb
     <Svg width="100%" height={28} aria-hidden>
       <Rect x="0%" y={8} width="100%" height={12} rx={6} fill={sunk} />
       <Rect x="0%" y={8} width={`${at(gone)}%`} height={12} rx={6} fill={material.batter} />
-      <Rect x={`${at(clock.firstLookS)}%`} y={8} width={`${at(clock.latestS) - at(clock.firstLookS)}%`} height={12} fill={material.crumb} opacity={0.75} />
-      <Line x1={`${at(clock.expectedS)}%`} x2={`${at(clock.expectedS)}%`} y1={4} y2={24} stroke={ink} strokeWidth={2} />
+      <Rect
+        x={`${at(clock.firstLookS)}%`}
+        y={8}
+        width={`${at(clock.latestS) - at(clock.firstLookS)}%`}
+        height={12}
+        fill={material.crumb}
+        opacity={0.75}
+      />
+      <Line
+        x1={`${at(clock.expectedS)}%`}
+        x2={`${at(clock.expectedS)}%`}
+        y1={4}
+        y2={24}
+        stroke={ink}
+        strokeWidth={2}
+      />
       <Line x1={`${at(gone)}%`} x2={`${at(gone)}%`} y1={0} y2={28} stroke={carnelian} strokeWidth={4} />
     </Svg>
   );

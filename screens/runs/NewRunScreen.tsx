@@ -16,7 +16,7 @@ import { NumberSheet } from '../../ui/numberSheet';
 import { Screen } from '../../ui/screen';
 import { Body, Heading } from '../../ui/text';
 import { WhenSheet } from '../../ui/whenSheet';
-import { stageHref } from './RunFrame';
+import { stageHref } from './stages';
 
 const COUNTS = [12, 24, 36, 48];
 const HOUR = 3_600_000;
@@ -54,7 +54,13 @@ export function NewRunScreen() {
   const [oven] = kitchen.ovens;
   const ownCount = count !== null && !COUNTS.includes(count);
   const ownWhen = readyAt !== null && !choices.some((choice) => choice.local === readyAt);
-  const missing = !formulaId ? 'Choose a formula' : count === null ? 'Choose how many' : !readyAt ? 'Choose when' : null;
+  const missing = !formulaId
+    ? 'Choose a formula'
+    : count === null
+      ? 'Choose how many'
+      : !readyAt
+        ? 'Choose when'
+        : null;
 
   const start = () => {
     const formula = formulas.find((item) => item.id === formulaId);
@@ -105,7 +111,12 @@ export function NewRunScreen() {
       ) : (
         <Chips label="Which formula">
           {formulas.map((formula) => (
-            <Chip key={formula.id} title={formula.name} selected={formula.id === formulaId} onPress={() => setFormulaId(formula.id)} />
+            <Chip
+              key={formula.id}
+              title={formula.name}
+              selected={formula.id === formulaId}
+              onPress={() => setFormulaId(formula.id)}
+            />
           ))}
         </Chips>
       )}
@@ -114,7 +125,11 @@ export function NewRunScreen() {
         {COUNTS.map((n) => (
           <Chip key={n} title={String(n)} selected={n === count} onPress={() => setCount(n)} />
         ))}
-        <Chip title={ownCount ? String(count) : 'Another number'} selected={ownCount} onPress={() => setAsking('count')} />
+        <Chip
+          title={ownCount ? String(count) : 'Another number'}
+          selected={ownCount}
+          onPress={() => setAsking('count')}
+        />
       </Chips>
       <Heading level={3}>Ready when</Heading>
       <Chips label="Ready when">
@@ -127,10 +142,18 @@ export function NewRunScreen() {
             onPress={() => setReadyAt(choice.local)}
           />
         ))}
-        <Chip title={ownWhen ? whenText(readyAt, now) : 'Another time'} selected={ownWhen} onPress={() => setAsking('when')} />
+        <Chip
+          title={ownWhen ? whenText(readyAt, now) : 'Another time'}
+          selected={ownWhen}
+          onPress={() => setAsking('when')}
+        />
       </Chips>
       <NumberSheet
-        ask={asking === 'count' ? { title: 'How many', value: count, unit: '', min: 1, max: MAX_PIECES, whole: true } : null}
+        ask={
+          asking === 'count'
+            ? { title: 'How many', value: count, unit: '', min: 1, max: MAX_PIECES, whole: true }
+            : null
+        }
         onClose={() => setAsking(null)}
         onSave={(value) => {
           setCount(value);

@@ -17,7 +17,8 @@ import { Small } from '../../ui/text';
 import { TextSheet, nameFault } from '../../ui/textSheet';
 import { WhenSheet } from '../../ui/whenSheet';
 import { LineCut } from './LineCut';
-import { RunFrame, stageHref } from './RunFrame';
+import { RunFrame } from './RunFrame';
+import { stageHref } from './stages';
 import { useWide } from '../../ui/screen';
 
 /** What, how many, in which tin, for when: a sentence in which every value can be changed. */
@@ -43,13 +44,30 @@ export function PiecesScreen({ id }: { readonly id: string }) {
 }
 
 const EGGS: readonly Choice<EggMode>[] = [
-  { value: 'follow', title: 'kept whole, the rest follows', detail: 'Rounded up to whole eggs and everything else with them: the formula keeps its proportions, and some batter may be over.' },
-  { value: 'nearest', title: 'to the nearest whole one', detail: 'Only the eggs are rounded. Little waste; a small batch may turn out a touch richer or drier.' },
-  { value: 'weigh', title: 'beaten and weighed', detail: 'Exactly what the scale asks for. Beat one egg more than needed and weigh it in.' },
+  {
+    value: 'follow',
+    title: 'kept whole, the rest follows',
+    detail:
+      'Rounded up to whole eggs and everything else with them: the formula keeps its proportions, and some batter may be over.',
+  },
+  {
+    value: 'nearest',
+    title: 'to the nearest whole one',
+    detail: 'Only the eggs are rounded. Little waste; a small batch may turn out a touch richer or drier.',
+  },
+  {
+    value: 'weigh',
+    title: 'beaten and weighed',
+    detail: 'Exactly what the scale asks for. Beat one egg more than needed and weigh it in.',
+  },
 ];
 
 const FILL_CHOICES: readonly Choice<string>[] = [
-  ...Object.entries(FINISHES).map(([key, finish]) => ({ value: `finish:${key}`, title: finish.name, detail: finish.meaning })),
+  ...Object.entries(FINISHES).map(([key, finish]) => ({
+    value: `finish:${key}`,
+    title: finish.name,
+    detail: finish.meaning,
+  })),
   ...FILL_RULES.map((rule) => ({
     value: `share:${rule.share}`,
     title: `filled ${rule.name}`,
@@ -82,8 +100,10 @@ function PieceWords({ run, plan }: { readonly run: RunDoc; readonly plan: LinePl
       ? FINISHES[fill.finish].name
       : fill.by === 'mass'
         ? `${showText(fill.massG, 'g', style)} each`
-        : (FILL_CHOICES.find((choice) => choice.value === `share:${fill.share}`)?.title ?? `filled ${showText(fill.share, 'share', style)}`);
-  const set = (label: string, over: Parameters<typeof changeLine>[3]) => changeLine(label, run, line.id, over);
+        : (FILL_CHOICES.find((choice) => choice.value === `share:${fill.share}`)?.title ??
+          `filled ${showText(fill.share, 'share', style)}`);
+  const set = (label: string, over: Parameters<typeof changeLine>[3]) =>
+    changeLine(label, run, line.id, over);
   const ovenC = line.ovenC ?? formula?.ovenC ?? 175;
   const unit = typedUnit('°C', style);
   return (
@@ -93,7 +113,15 @@ function PieceWords({ run, plan }: { readonly run: RunDoc; readonly plan: LinePl
           testID="value-count"
           label="How many"
           text={String(line.count)}
-          ask={{ title: 'How many', value: line.count, unit: '', min: 1, max: MAX_PIECES, whole: true, quick: [12, 24, 36, 48] }}
+          ask={{
+            title: 'How many',
+            value: line.count,
+            unit: '',
+            min: 1,
+            max: MAX_PIECES,
+            whole: true,
+            quick: [12, 24, 36, 48],
+          }}
           onSave={(count) => set(`Count ${count}`, { count })}
         />
         <Words>cupcakes of</Words>
@@ -103,20 +131,36 @@ function PieceWords({ run, plan }: { readonly run: RunDoc; readonly plan: LinePl
           title="Which formula"
           value={line.formulaId}
           text={formula?.name ?? 'a formula that is gone'}
-          choices={formulas.map((item) => ({ value: item.id, title: item.name, detail: `${item.method}, ${showText(item.ovenC, '°C', style)}` }))}
+          choices={formulas.map((item) => ({
+            value: item.id,
+            title: item.name,
+            detail: `${item.method}, ${showText(item.ovenC, '°C', style)}`,
+          }))}
           onChoose={(formulaId) => set('Formula', { formulaId, stated: {}, ticks: [] })}
+          after=","
         />
-        <Words>, </Words>
+
         <ChoiceValue
           testID="value-fill"
           label="Finish"
           title="How full, and how it ends"
-          value={fill.by === 'finish' ? `finish:${fill.finish}` : fill.by === 'share' ? `share:${fill.share}` : 'mass'}
+          value={
+            fill.by === 'finish'
+              ? `finish:${fill.finish}`
+              : fill.by === 'share'
+                ? `share:${fill.share}`
+                : 'mass'
+          }
           text={fillText}
           choices={FILL_CHOICES}
-          onChoose={(choice) => (choice === 'mass' ? setAsking('mass') : set('Finish', { fill: fillOf(choice), stated: without(line.stated, 'portion.mass') }))}
+          onChoose={(choice) =>
+            choice === 'mass'
+              ? setAsking('mass')
+              : set('Finish', { fill: fillOf(choice), stated: without(line.stated, 'portion.mass') })
+          }
+          after=","
         />
-        <Words>, in the</Words>
+        <Words>in the</Words>
         <ChoiceValue
           testID="value-tin"
           label="Tin"
@@ -128,9 +172,12 @@ function PieceWords({ run, plan }: { readonly run: RunDoc; readonly plan: LinePl
             title: item.name,
             detail: `${item.owned} × ${item.wells} wells, ${item.topMm} mm across and ${item.depthMm} mm deep, ${item.material}`,
           }))}
-          onChoose={(tinId) => set('Tin', { tinId, stated: without(line.stated, 'well.volume', 'portion.mass') })}
+          onChoose={(tinId) =>
+            set('Tin', { tinId, stated: without(line.stated, 'well.volume', 'portion.mass') })
+          }
+          after=","
         />
-        <Words>, baked in the</Words>
+        <Words>baked in the</Words>
         <ChoiceValue
           testID="value-oven"
           label="Oven"
@@ -158,21 +205,27 @@ function PieceWords({ run, plan }: { readonly run: RunDoc; readonly plan: LinePl
             max: Math.round(toShown(260, '°C', style)),
           }}
           onSave={(value) => set('Oven temperature', { ovenC: fromShown(value, '°C', style) })}
+          after=","
         />
-        <Words>, in</Words>
+        <Words>in</Words>
         <ChoiceValue
           testID="value-loads"
           label="Loads"
           title="How many loads at most"
           value={line.maxLoads === null ? 'any' : String(line.maxLoads)}
-          text={line.maxLoads === null ? 'as many loads as it takes' : `at most ${line.maxLoads} ${line.maxLoads === 1 ? 'load' : 'loads'}`}
+          text={
+            line.maxLoads === null
+              ? 'as many loads as it takes'
+              : `at most ${line.maxLoads} ${line.maxLoads === 1 ? 'load' : 'loads'}`
+          }
           choices={[
             { value: 'any', title: 'as many as it takes' },
             ...[1, 2, 3, 4, 6].map((n) => ({ value: String(n), title: `at most ${n}` })),
           ]}
           onChoose={(value) => set('Loads', { maxLoads: value === 'any' ? null : Number(value) })}
+          after=","
         />
-        <Words>, eggs</Words>
+        <Words>eggs</Words>
         <ChoiceValue
           testID="value-eggs"
           label="Eggs"
@@ -181,11 +234,19 @@ function PieceWords({ run, plan }: { readonly run: RunDoc; readonly plan: LinePl
           text={EGGS.find((choice) => choice.value === line.eggs)?.title ?? line.eggs}
           choices={EGGS}
           onChoose={(eggs) => set('Eggs', { eggs })}
+          after="."
         />
-        <Words>. Ready</Words>
-        <Value testID="value-ready" label="Ready when" text={whenText(run.readyAt, now)} onPress={() => setAsking('when')} />
+        <Words>Ready</Words>
+        <Value
+          testID="value-ready"
+          label="Ready when"
+          text={whenText(run.readyAt, now)}
+          onPress={() => setAsking('when')}
+        />
       </Sentence>
-      {plan ? <Small>{`${plan.figure('portion.mass').value} g of batter a well; ${plan.figure('count.made').value} made.`}</Small> : null}
+      {plan ? (
+        <Small>{`${plan.figure('portion.mass').value} g of batter a well; ${plan.figure('count.made').value} made.`}</Small>
+      ) : null}
       <WhenSheet
         visible={asking === 'when'}
         value={run.readyAt}
@@ -201,7 +262,12 @@ function PieceWords({ run, plan }: { readonly run: RunDoc; readonly plan: LinePl
           asking === 'mass'
             ? {
                 title: 'Batter in a well',
-                value: fill.by === 'mass' ? toShown(fill.massG, 'g', style) : plan ? Number(toShown(plan.figure('portion.mass').value, 'g', style).toPrecision(3)) : null,
+                value:
+                  fill.by === 'mass'
+                    ? toShown(fill.massG, 'g', style)
+                    : plan
+                      ? Number(toShown(plan.figure('portion.mass').value, 'g', style).toPrecision(3))
+                      : null,
                 unit: typedUnit('g', style),
                 decimals: 2,
                 min: Number(toShown(1, 'g', style).toPrecision(2)),
@@ -212,14 +278,20 @@ function PieceWords({ run, plan }: { readonly run: RunDoc; readonly plan: LinePl
         onClose={() => setAsking(null)}
         onSave={(value) => {
           setAsking(null);
-          set('Batter in a well', { fill: { by: 'mass', massG: fromShown(value, 'g', style) }, stated: without(line.stated, 'portion.mass') });
+          set('Batter in a well', {
+            fill: { by: 'mass', massG: fromShown(value, 'g', style) },
+            stated: without(line.stated, 'portion.mass'),
+          });
         }}
       />
     </Card>
   );
 }
 
-function without(stated: Readonly<Record<string, number>>, ...ids: readonly string[]): Record<string, number> {
+function without(
+  stated: Readonly<Record<string, number>>,
+  ...ids: readonly string[]
+): Record<string, number> {
   return Object.fromEntries(Object.entries(stated).filter(([id]) => !ids.includes(id)));
 }
 

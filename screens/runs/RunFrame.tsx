@@ -1,4 +1,4 @@
-import { useRouter, type Href } from 'expo-router';
+import { useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View, useWindowDimensions } from 'react-native';
 import type { RunDoc } from '../../core/exchange/documents';
@@ -16,17 +16,7 @@ import { Small } from '../../ui/text';
 import { EXTRA_WIDE, FONT, WIDE, space, useTokens } from '../../ui/theme';
 import { LineCut } from './LineCut';
 import { RunList } from './RunList';
-
-export type Stage = 'pieces' | 'sums' | 'gather' | 'bake';
-
-const STAGES: readonly { readonly stage: Stage; readonly name: string }[] = [
-  { stage: 'pieces', name: 'Pieces' },
-  { stage: 'sums', name: 'Sums' },
-  { stage: 'gather', name: 'Gather' },
-  { stage: 'bake', name: 'Bake' },
-];
-
-export const stageHref = (id: string, stage: Stage): Href => ({ pathname: `/runs/[id]/${stage}`, params: { id } });
+import { STAGES, stageHref, type Stage } from './stages';
 
 interface RunFrameProps {
   readonly id: string;
@@ -47,7 +37,10 @@ export function RunFrame({ id, stage, foot, children, unplanned }: RunFrameProps
   if (view.state === 'missing') {
     return (
       <Screen title="No such run" onBack={toRuns} foot={<MainAction title="To the runs" onPress={toRuns} />}>
-        <Notice fault="This run is not in this browser." mend="It may have been taken out, or the link is from another device." />
+        <Notice
+          fault="This run is not in this browser."
+          mend="It may have been taken out, or the link is from another device."
+        />
       </Screen>
     );
   }
@@ -71,7 +64,9 @@ export function RunFrame({ id, stage, foot, children, unplanned }: RunFrameProps
           {view.line.fault.field === 'formula' && view.line.formula ? (
             <MainAction
               title="Open the formula"
-              onPress={() => router.navigate({ pathname: '/formulas/[id]', params: { id: view.line.line.formulaId } })}
+              onPress={() =>
+                router.navigate({ pathname: '/formulas/[id]', params: { id: view.line.line.formulaId } })
+              }
             />
           ) : null}
         </>
@@ -116,10 +111,24 @@ function Stages({ id, stage }: { readonly id: string; readonly stage: Stage }) {
             onPress={() => router.navigate(stageHref(id, item.stage))}
             style={{ flex: 1, alignItems: 'center', gap: 4 }}
           >
-            <Small style={{ color: here ? ink : inkSoft, fontFamily: here ? FONT.sansStrong : FONT.sans, fontSize: 15 }}>
+            <Small
+              style={{
+                color: here ? ink : inkSoft,
+                fontFamily: here ? FONT.sansStrong : FONT.sans,
+                fontSize: 15,
+              }}
+            >
               {item.name}
             </Small>
-            <View style={{ height: here ? 6 : 3, width: '100%', borderRadius: 3, backgroundColor: i <= at ? carnelian : line, marginTop: space(0.5) }} />
+            <View
+              style={{
+                height: here ? 6 : 3,
+                width: '100%',
+                borderRadius: 3,
+                backgroundColor: i <= at ? carnelian : line,
+                marginTop: space(0.5),
+              }}
+            />
           </Tap>
         );
       })}

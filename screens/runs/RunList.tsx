@@ -9,7 +9,7 @@ import { QuietAction } from '../../ui/actions';
 import { Tap } from '../../ui/tap';
 import { Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
-import { stageHref } from './RunFrame';
+import { stageHref } from './stages';
 
 /** "36 Honey and thyme". */
 export function useRunWords(): (run: RunDoc) => string {
@@ -26,7 +26,11 @@ export function RunList({ openId }: { readonly openId: string | null }) {
   const router = useRouter();
   const { line } = useTokens();
   return (
-    <View role="complementary" aria-label="Runs" style={{ width: 264, borderRightWidth: 1, borderRightColor: line }}>
+    <View
+      role="complementary"
+      aria-label="Runs"
+      style={{ width: 264, borderRightWidth: 1, borderRightColor: line }}
+    >
       <ScrollView contentContainerStyle={{ padding: space(2), gap: space(1) }}>
         <QuietAction title="New run" icon="plus" onPress={() => router.navigate('/runs/new')} />
         {runsIn(runs).map((run) => (

@@ -11,12 +11,14 @@ import { MainAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { CutDrawing } from '../../ui/cut';
 import { Icon } from '../../ui/icons';
-import { Screen } from '../../ui/screen';
+import { Screen, useWide } from '../../ui/screen';
 import { Tap } from '../../ui/tap';
 import { Body, Heading, Small, Strong } from '../../ui/text';
 import { FONT, space, useTokens } from '../../ui/theme';
+import { DayCard } from './DayCard';
+import { LineCut } from './LineCut';
 import { nextThing } from './nextThing';
-import { stageHref } from './RunFrame';
+import { stageHref } from './stages';
 import { RunRow, useRunWords } from './RunList';
 
 /** What is being made, for when, and the very next thing to do. */
@@ -26,8 +28,9 @@ export function RunsScreen() {
   const open = runs.filter((run) => !run.closed);
   const closed = runs.filter((run) => run.closed);
   const [first, ...others] = open;
+  const wide = useWide();
   return (
-    <Screen title="Runs">
+    <Screen title="Runs" beside={wide && first ? <NextDay run={first} /> : undefined}>
       {first ? <NextCard run={first} /> : <Empty />}
       <Heading level={3}>What are you making?</Heading>
       <PieceTile />
@@ -43,10 +46,26 @@ export function RunsScreen() {
   );
 }
 
+/** On a wide screen the next run's piece and its day stand beside it. */
+function NextDay({ run }: { readonly run: RunDoc }) {
+  const docs = useDocuments((state) => state.docs);
+  const now = useNow(60_000);
+  const [line] = planOf(run, docs, now);
+  if (!line?.planned) return null;
+  return (
+    <>
+      <LineCut plan={line} width={350} height={220} />
+      <DayCard plan={line} />
+    </>
+  );
+}
+
 function Empty() {
   return (
     <Card title="Nothing planned">
-      <Body>Say what you want to have and when. The weights, the wells, the oven and the clock follow from it.</Body>
+      <Body>
+        Say what you want to have and when. The weights, the wells, the oven and the clock follow from it.
+      </Body>
     </Card>
   );
 }
@@ -69,7 +88,9 @@ function NextCard({ run }: { readonly run: RunDoc }) {
           <Body>{words(run)}</Body>
           <Small>{`ready ${whenText(run.readyAt, now)}, ${awayText(run.readyAt, now)}`}</Small>
         </View>
-        {line?.planned ? <CutDrawing cut={line.cut} width={116} height={84} bare label="The piece, cut through" /> : null}
+        {line?.planned ? (
+          <CutDrawing cut={line.cut} width={116} height={84} bare label="The piece, cut through" />
+        ) : null}
       </View>
       {next ? (
         <View style={{ borderLeftWidth: 6, borderLeftColor: carnelian, paddingLeft: space(2) }}>
@@ -87,7 +108,14 @@ function NextCard({ run }: { readonly run: RunDoc }) {
       {next && line?.planned && next.at && line.startBy && !late ? (
         <Small>{`Latest safe start ${clockText(line.startBy)}, reckoned with the longer end of every time.`}</Small>
       ) : null}
-      <MainAction title="Go on" onPress={() => router.navigate(stageHref(run.id, next?.stage === 'gather' && next.at ? 'sums' : (next?.stage ?? 'sums')))} />
+      <MainAction
+        title="Go on"
+        onPress={() =>
+          router.navigate(
+            stageHref(run.id, next?.stage === 'gather' && next.at ? 'sums' : (next?.stage ?? 'sums')),
+          )
+        }
+      />
     </Card>
   );
 }

@@ -4,7 +4,7 @@ import { View, useWindowDimensions } from 'react-native';
 import type { RunDoc } from '../../core/exchange/documents';
 import type { LinePlan, Offer } from '../../core/plan';
 import { FIRST_LOOK_SHARE } from '../../core/process/oven.table';
-import { fromShown, inStyle, showText, toShown, typedUnit } from '../../core/quantity';
+import { formatNumber, fromShown, inStyle, showText, toShown, typedUnit } from '../../core/quantity';
 import { changeLine, stateFigure, useNumberStyle } from '../../state/store';
 import { clockText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
@@ -17,8 +17,10 @@ import { Strata } from '../../ui/strata';
 import { Tap } from '../../ui/tap';
 import { Body, Small, Strong } from '../../ui/text';
 import { EXTRA_WIDE, space, useTokens } from '../../ui/theme';
+import { DayCard } from './DayCard';
 import { LineCut } from './LineCut';
-import { RunFrame, stageHref } from './RunFrame';
+import { RunFrame } from './RunFrame';
+import { stageHref } from './stages';
 
 interface Part {
   readonly run: RunDoc;
@@ -31,7 +33,11 @@ export function SumsScreen({ id }: { readonly id: string }) {
   const { width } = useWindowDimensions();
   const third = width >= EXTRA_WIDE;
   return (
-    <RunFrame id={id} stage="sums" foot={() => <MainAction title="Gather" onPress={() => router.navigate(stageHref(id, 'gather'))} />}>
+    <RunFrame
+      id={id}
+      stage="sums"
+      foot={() => <MainAction title="Gather" onPress={() => router.navigate(stageHref(id, 'gather'))} />}
+    >
       {(run, plan) => (
         <>
           {third ? null : <LineCut plan={plan} width={Math.min(width - 32, 420)} height={210} />}
@@ -53,12 +59,17 @@ function Well({ run, plan }: Part) {
   const of = { runId: run.id, lineId: plan.line.id };
   return (
     <Card title="A well">
-      <FigureView {...of} figure={plan.figure('portion.mass')} size="hero" label="Batter, weighed into each" />
+      <FigureView
+        {...of}
+        figure={plan.figure('portion.mass')}
+        size="hero"
+        label="Batter, weighed into each"
+      />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4), rowGap: space(1) }}>
         <FigureView {...of} figure={plan.figure('fill.share')} label="Filled" />
         <FigureView {...of} figure={plan.figure('fill.belowRim')} label="Below the rim" />
         <FigureView {...of} figure={plan.figure('rise')} label="Rises" />
-        <FigureView {...of} figure={plan.figure('finish.share')} label={`Ends ${plan.finish.name}`} />
+        <FigureView {...of} figure={plan.figure('finish.share')} label="Cake, of the well" />
       </View>
       <FigureRow {...of} figure={plan.figure('well.volume')} />
     </Card>
@@ -76,7 +87,7 @@ function Batter({ run, plan, strata }: Part & { readonly strata: boolean }) {
       <FigureView {...of} figure={mixed} size="hero" label="In the bowl" />
       {mixed.expected ? <PinWords plan={plan} /> : null}
       <FigureRow {...of} figure={plan.figure('scale.used')} label="Times the formula" />
-      {eggs ? <Small>{eggWords(plan)}</Small> : null}
+      {eggs ? <Small>{eggWords(plan, style.decimal)}</Small> : null}
       {strata ? <Strata plan={plan} runId={run.id} /> : null}
       <QuietAction
         title={mixed.expected ? 'Weighed again' : 'Weighed the bowl'}
@@ -85,7 +96,11 @@ function Batter({ run, plan, strata }: Part & { readonly strata: boolean }) {
         onPress={() => setAsking(true)}
       />
       {mixed.expected ? (
-        <QuietAction title="Back to the computed weight" icon="undo" onPress={() => stateFigure(run, plan.line.id, mixed, null, false)} />
+        <QuietAction
+          title="Back to the computed weight"
+          icon="undo"
+          onPress={() => stateFigure(run, plan.line.id, mixed, null, false)}
+        />
       ) : null}
       <NumberSheet
         ask={
@@ -113,22 +128,26 @@ function Batter({ run, plan, strata }: Part & { readonly strata: boolean }) {
 }
 
 /** What keeping eggs whole does, in a sentence. */
-function eggWords(plan: LinePlan): string {
+function eggWords(plan: LinePlan, decimal: '.' | ','): string {
   const { eggs } = plan.batter;
   if (!eggs) return '';
-  const exact = eggs.exact.toFixed(1);
+  const exact = formatNumber(
+    eggs.exact,
+    Math.abs(eggs.exact - Math.round(eggs.exact)) < 0.05 ? 2 : 1,
+    decimal,
+  );
   const change = Math.abs(eggs.used / eggs.exact - 1) * 100;
-  const percent = change < 10 ? change.toFixed(1) : change.toFixed(0);
+  const percent = formatNumber(change, change < 10 ? 1 : 0, decimal);
   const number = (n: number) => `${n} ${n === 1 ? 'egg' : 'eggs'}`;
   switch (eggs.mode) {
     case 'weigh':
       return `${exact} eggs, beaten and weighed: nothing is rounded.`;
     case 'nearest':
-      return `${exact} eggs becomes ${number(eggs.used)}, ${percent} % ${eggs.used >= eggs.exact ? 'more' : 'less'} egg. The rest stays exact.`;
+      return `${exact} eggs become ${number(eggs.used)}, ${percent} % ${eggs.used >= eggs.exact ? 'more' : 'less'} egg. The rest stays exact.`;
     case 'follow':
       return change < 0.05
         ? `Comes out at ${number(eggs.used)} exactly.`
-        : `${exact} eggs becomes ${number(eggs.used)}, and everything else goes up ${percent} % with them.`;
+        : `${exact} eggs become ${number(eggs.used)}, and everything else goes up ${percent} % with them.`;
   }
 }
 
@@ -146,14 +165,22 @@ function PinWords({ plan }: { readonly plan: LinePlan }) {
     ? `${showText(plan.remainder.shortG, 'g', style)} short for ${wanted}: it fills ${allows}, ${wanted - allows} fewer.`
     : `Enough for ${allows}: ${allows - wanted} more than wanted, ${showText(plan.remainder.leftG, 'g', style)} over.`;
   return (
-    <View style={{ backgroundColor: short ? warnSoft : goodSoft, borderRadius: 12, padding: space(1.5) }} testID="pin-words">
+    <View
+      style={{ backgroundColor: short ? warnSoft : goodSoft, borderRadius: 12, padding: space(1.5) }}
+      testID="pin-words"
+    >
       <Strong style={{ color: short ? warn : good }}>{pieces}</Strong>
       <Small style={{ color: short ? warn : good }}>{against}</Small>
     </View>
   );
 }
 
-const SUPPLY = { batter: 'The batter allows', tins: 'The tins allow', loads: 'The loads allow', minutes: 'The clock allows' } as const;
+const SUPPLY = {
+  batter: 'The batter allows',
+  tins: 'The tins allow',
+  loads: 'The loads allow',
+  minutes: 'The clock allows',
+} as const;
 
 function HowMany({ run, plan }: Part) {
   const of = { runId: run.id, lineId: plan.line.id };
@@ -163,13 +190,20 @@ function HowMany({ run, plan }: Part) {
   const wanted = plan.line.count;
   return (
     <Card title="How many">
-      <FigureView {...of} figure={plan.figure('count.made')} size="hero" label={made < wanted ? `Made, of ${wanted} wanted` : 'Made, as wanted'} />
+      <FigureView
+        {...of}
+        figure={plan.figure('count.made')}
+        size="hero"
+        label={made < wanted ? `Made, of ${wanted} wanted` : 'Made, as wanted'}
+      />
       {plan.limits.map((limit) => (
         <View key={limit.supply}>
           <FigureRow {...of} figure={plan.figure(limit.figureId)} label={SUPPLY[limit.supply]} />
           {limit === limiting ? (
             <Small style={{ color: limit.short ? carnelian : undefined }}>
-              {limit.short ? `This limits the run: ${limit.words}.` : `This would limit first: ${limit.words}.`}
+              {limit.short
+                ? `This limits the run: ${limit.words}.`
+                : `This would limit first: ${limit.words}.`}
             </Small>
           ) : null}
         </View>
@@ -180,7 +214,8 @@ function HowMany({ run, plan }: Part) {
   );
 }
 
-const listOf = (sizes: readonly number[]) => (sizes.length > 6 ? `${sizes.length} loads of up to ${Math.max(...sizes)}` : sizes.join(' + '));
+const listOf = (sizes: readonly number[]) =>
+  sizes.length > 6 ? `${sizes.length} loads of up to ${Math.max(...sizes)}` : sizes.join(' + ');
 
 function LoadWords({ plan }: { readonly plan: LinePlan }) {
   const { sizes, unevened, tins, wellsPerLoad } = plan.loads;
@@ -189,8 +224,12 @@ function LoadWords({ plan }: { readonly plan: LinePlan }) {
   const where = `${tins} ${tins === 1 ? 'tin' : 'tins'} at once, ${wellsPerLoad} wells`;
   return (
     <View>
-      <Strong>{sizes.length === 1 ? `One load of ${sizes[0]}` : `${sizes.length} loads: ${listOf(sizes)}`}</Strong>
-      <Small>{even ? `Evened out from ${listOf(unevened)}, so that all bake alike. ${where}.` : `${where}.`}</Small>
+      <Strong>
+        {sizes.length === 1 ? `One load of ${sizes[0]}` : `${sizes.length} loads: ${listOf(sizes)}`}
+      </Strong>
+      <Small>
+        {even ? `Evened out from ${listOf(unevened)}, so that all bake alike. ${where}.` : `${where}.`}
+      </Small>
     </View>
   );
 }
@@ -199,10 +238,16 @@ function Offers({ run, plan }: Part) {
   const style = useNumberStyle();
   const { remainder } = plan;
   if (remainder.offers.length === 0) {
-    return <Small>{`${showText(Math.max(remainder.leftG, 0), 'g', style)} of batter over: nothing to do about it.`}</Small>;
+    return (
+      <Small>{`${showText(Math.max(remainder.leftG, 0), 'g', style)} of batter over: nothing to do about it.`}</Small>
+    );
   }
   const take = ({ title, change }: Offer) => {
-    if (change) changeLine(title, run, plan.line.id, { ...change, ...(change.fill ? { stated: noPortion(plan.line.stated) } : {}) });
+    if (change)
+      changeLine(title, run, plan.line.id, {
+        ...change,
+        ...(change.fill ? { stated: noPortion(plan.line.stated) } : {}),
+      });
   };
   return (
     <View style={{ gap: space(1) }}>
@@ -230,12 +275,23 @@ function OfferRow({ offer, onTake }: { readonly offer: Offer; readonly onTake: (
       <Small>{inStyle(offer.detail, style)}</Small>
     </View>
   );
-  if (!onTake) return <View style={{ paddingLeft: space(1.5), borderLeftWidth: 3, borderLeftColor: line }}>{words}</View>;
+  if (!onTake)
+    return (
+      <View style={{ paddingLeft: space(1.5), borderLeftWidth: 3, borderLeftColor: line }}>{words}</View>
+    );
   return (
     <Tap
       onPress={onTake}
       label={`${offer.title}. ${inStyle(offer.detail, style)} Do it`}
-      style={{ flexDirection: 'row', alignItems: 'center', borderWidth: 1.5, borderColor: line, borderRadius: 12, padding: space(1.5), gap: space(1) }}
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        borderWidth: 1.5,
+        borderColor: line,
+        borderRadius: 12,
+        padding: space(1.5),
+        gap: space(1),
+      }}
     >
       {words}
       <Icon name="next" color={inkSoft} size={20} />
@@ -267,24 +323,4 @@ function addTo(local: string, seconds: number): string {
   const [hours = 0, minutes = 0] = clockText(local).split(':').map(Number);
   const total = hours * 60 + minutes + Math.round(seconds / 60);
   return `${String(Math.floor(total / 60) % 24).padStart(2, '0')}:${String(total % 60).padStart(2, '0')}`;
-}
-
-function DayCard({ plan }: { readonly plan: LinePlan }) {
-  const { line } = useTokens();
-  const style = useNumberStyle();
-  if (plan.day.length === 0) return null;
-  return (
-    <Card title="Backwards from the hour">
-      {plan.day.map((step) => (
-        <View key={step.id} style={{ flexDirection: 'row', gap: space(2), borderBottomWidth: 1, borderBottomColor: line, paddingBottom: space(1) }}>
-          <Strong style={{ width: 52 }}>{clockText(step.startAt)}</Strong>
-          <View style={{ flex: 1 }}>
-            <Body>{step.label}</Body>
-            <Small>{inStyle(step.detail, style)}</Small>
-          </View>
-        </View>
-      ))}
-      <Small>Latest safe times: baking and cooling are taken at the longer end of their ranges.</Small>
-    </Card>
-  );
 }

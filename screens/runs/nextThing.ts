@@ -1,7 +1,7 @@
 import type { LinePlan } from '../../core/plan';
 import type { RunDoc } from '../../core/exchange/documents';
 import { nextLookAt } from '../../core/bench';
-import type { Stage } from './RunFrame';
+import type { Stage } from './stages';
 
 export interface NextThing {
   readonly words: string;
@@ -16,13 +16,16 @@ export interface NextThing {
 export function nextThing(run: RunDoc, plan: LinePlan, now: string): NextThing {
   const running = run.clocks.filter((clock) => clock.endedAt === null);
   const [soonest] = [...running].sort((a, b) => nextLookAt(a) - nextLookAt(b));
-  if (soonest) return { words: `Look at load ${soonest.load}`, at: null, atMs: nextLookAt(soonest), stage: 'bake' };
+  if (soonest)
+    return { words: `Look at load ${soonest.load}`, at: null, atMs: nextLookAt(soonest), stage: 'bake' };
   const ended = run.clocks.filter((clock) => clock.endedAt !== null).length;
-  if (ended > 0 && ended >= plan.loads.sizes.length) return { words: 'Close the run', at: null, atMs: null, stage: 'bake' };
+  if (ended > 0 && ended >= plan.loads.sizes.length)
+    return { words: 'Close the run', at: null, atMs: null, stage: 'bake' };
   if (ended > 0) return { words: `Put load ${ended + 1} in`, at: null, atMs: null, stage: 'bake' };
   const weighed = plan.line.ticks.length;
   const all = plan.batter.ingredients.length;
-  if (weighed > 0 && weighed < all) return { words: `Weigh out: ${all - weighed} to go`, at: null, atMs: null, stage: 'gather' };
+  if (weighed > 0 && weighed < all)
+    return { words: `Weigh out: ${all - weighed} to go`, at: null, atMs: null, stage: 'gather' };
   if (weighed >= all) return { words: 'Put load 1 in', at: null, atMs: null, stage: 'bake' };
   const step = plan.day.find((item) => item.startAt >= now) ?? plan.day[0];
   return step

@@ -10,7 +10,13 @@ import { DARK, LIGHT, TokensContext, paperTheme, space } from '../../ui/theme';
 import { Shell } from './Shell';
 
 /** Theme, documents and frame round every screen. Screens wait here until documents and fonts are in. */
-export function House({ fontsReady, children }: { readonly fontsReady: boolean; readonly children: ReactNode }) {
+export function House({
+  fontsReady,
+  children,
+}: {
+  readonly fontsReady: boolean;
+  readonly children: ReactNode;
+}) {
   const ready = useDocuments((state) => state.ready);
   const hydrate = useDocuments((state) => state.hydrate);
   useEffect(() => {

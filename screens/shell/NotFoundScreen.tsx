@@ -6,7 +6,10 @@ import { Body } from '../../ui/text';
 export function NotFoundScreen() {
   const router = useRouter();
   return (
-    <Screen title="Nothing here" foot={<MainAction title="To the runs" onPress={() => router.navigate('/')} />}>
+    <Screen
+      title="Nothing here"
+      foot={<MainAction title="To the runs" onPress={() => router.navigate('/')} />}
+    >
       <Body>No run, formula or place stands at this address. It may have been taken out.</Body>
     </Screen>
   );

@@ -1,29 +1,14 @@
-import { usePathname, useRouter, type Href } from 'expo-router';
+import { usePathname, useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View, useWindowDimensions } from 'react-native';
 import { WhySheet } from '../../ui/whySheet';
-import { Icon, type IconName } from '../../ui/icons';
+import { Icon } from '../../ui/icons';
 import { Tap } from '../../ui/tap';
 import { Small } from '../../ui/text';
 import { FONT, WIDE, space, useTokens } from '../../ui/theme';
+import { PLACES } from './places';
 import { SaveFault } from './SaveFault';
 import { Shortcuts } from './Shortcuts';
-
-interface Place {
-  readonly name: string;
-  readonly icon: IconName;
-  readonly href: Href;
-  readonly path: string;
-}
-
-/** The five places, in the order of the work. */
-export const PLACES: readonly Place[] = [
-  { name: 'Runs', icon: 'runs', href: '/', path: '/runs' },
-  { name: 'Formulas', icon: 'formulas', href: '/formulas', path: '/formulas' },
-  { name: 'Bench', icon: 'bench', href: '/bench', path: '/bench' },
-  { name: 'Logbook', icon: 'logbook', href: '/logbook', path: '/logbook' },
-  { name: 'Kitchen', icon: 'kitchen', href: '/kitchen', path: '/kitchen' },
-];
 
 export function Shell({ children }: { readonly children: ReactNode }) {
   const { width } = useWindowDimensions();
@@ -54,8 +39,21 @@ function Places({ wide }: { readonly wide: boolean }) {
       aria-label="Places"
       style={
         wide
-          ? { width: 96, paddingVertical: space(2), gap: space(1), alignItems: 'center', borderRightWidth: 1, borderRightColor: line }
-          : { flexDirection: 'row', backgroundColor: raised, borderTopWidth: 1, borderTopColor: line, paddingHorizontal: space(0.5) }
+          ? {
+              width: 96,
+              paddingVertical: space(2),
+              gap: space(1),
+              alignItems: 'center',
+              borderRightWidth: 1,
+              borderRightColor: line,
+            }
+          : {
+              flexDirection: 'row',
+              backgroundColor: raised,
+              borderTopWidth: 1,
+              borderTopColor: line,
+              paddingHorizontal: space(0.5),
+            }
       }
     >
       {PLACES.map((place) => {
@@ -67,7 +65,14 @@ function Places({ wide }: { readonly wide: boolean }) {
             selected={selected}
             label={place.name}
             onPress={() => router.navigate(place.href)}
-            style={{ flex: wide ? undefined : 1, width: wide ? 84 : undefined, minHeight: 60, alignItems: 'center', borderRadius: 14, paddingVertical: 4 }}
+            style={{
+              flex: wide ? undefined : 1,
+              width: wide ? 84 : undefined,
+              minHeight: 60,
+              alignItems: 'center',
+              borderRadius: 14,
+              paddingVertical: 4,
+            }}
           >
             {/* A band over the place one stands in. */}
             <View
@@ -80,7 +85,9 @@ function Places({ wide }: { readonly wide: boolean }) {
             >
               <Icon name={place.icon} color={selected ? carnelian : inkSoft} />
             </View>
-            <Small style={selected ? { color: carnelian, fontFamily: FONT.sansStrong } : undefined}>{place.name}</Small>
+            <Small style={selected ? { color: carnelian, fontFamily: FONT.sansStrong } : undefined}>
+              {place.name}
+            </Small>
           </Tap>
         );
       })}

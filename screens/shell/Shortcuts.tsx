@@ -5,7 +5,7 @@ import { useDocuments } from '../../state/store';
 import { Sheet } from '../../ui/sheet';
 import { Body, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
-import { PLACES } from './Shell';
+import { PLACES } from './places';
 
 const KEYS: readonly (readonly [string, string])[] = [
   ...PLACES.map((place, i) => [String(i + 1), place.name] as const),
@@ -16,7 +16,8 @@ const KEYS: readonly (readonly [string, string])[] = [
 ];
 
 const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement && (target.tagName === 'INPUT' || target.tagName === 'TEXTAREA' || target.isContentEditable);
+  target instanceof HTMLElement &&
+  (target.tagName === 'INPUT' || target.tagName === 'TEXTAREA' || target.isContentEditable);
 
 /** A few keys of our own for the desk; none while somebody is typing. */
 export function Shortcuts() {

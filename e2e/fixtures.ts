@@ -1,0 +1,60 @@
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
+
+/** A Wednesday morning in November, so that "Saturday" is three days off and nothing depends on the day of the run. */
+export const NOW = new Date('2026-11-25T09:30:00');
+
+interface Watched {
+  /** Ends the test as failed if the page asked another host for anything or wrote an error to the console. */
+  readonly watched: void;
+}
+
+export const test = base.extend<Watched>({
+  watched: [
+    async ({ page, baseURL }, use) => {
+      const wrong: string[] = [];
+      page.on('console', (message) => {
+        if (message.type() === 'error') wrong.push(`console: ${message.text()}`);
+      });
+      page.on('pageerror', (error) => wrong.push(`error: ${error.message}`));
+      page.on('request', (request) => {
+        const url = request.url();
+        if (!url.startsWith(baseURL ?? '') && !/^(data|blob):/.test(url)) wrong.push(`asked ${url}`);
+      });
+      await use();
+      expect(wrong).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+/** Opens the app at a fixed time, with the demo laid out. */
+export async function openApp(page: Page, path = '/'): Promise<void> {
+  await page.clock.install({ time: NOW });
+  await page.goto(path);
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
+}
+
+/** A hand that counts its taps. */
+export function hand(): { tap: (target: Locator) => Promise<void>; taps: () => number } {
+  let count = 0;
+  return {
+    tap: async (target) => {
+      count += 1;
+      await target.click();
+    },
+    taps: () => count,
+  };
+}
+
+/** Puts a number in by the keys on the screen, as a knuckle would. */
+export async function keyIn(page: Page, digits: string): Promise<void> {
+  const sheet = page.getByRole('dialog').last();
+  for (const digit of digits) await sheet.getByRole('button', { name: digit, exact: true }).click();
+}
+
+/** The words of a figure on screen: "Batter in a well: 55 g. Why?". */
+export async function spoken(page: Page, id: string): Promise<string> {
+  return (await page.getByTestId(`figure-${id}`).first().getAttribute('aria-label')) ?? '';
+}

@@ -1,0 +1,43 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 8291;
+
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: '*.spec.ts',
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  reporter: [['list'], ['json', { outputFile: '.tmp/e2e.json' }]],
+  outputDir: 'test-results',
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    trace: 'off',
+    timezoneId: 'Europe/London',
+    locale: 'en-GB',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  projects: [
+    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+  ],
+  webServer: {
+    command: `node_modules/.bin/tsx server/main.ts --port ${PORT}`,
+    url: `http://127.0.0.1:${PORT}/api/health`,
+    reuseExistingServer: false,
+    timeout: 30_000,
+  },
+});
