@@ -4,7 +4,6 @@ const PORT = 8291;
 
 export default defineConfig({
   testDir: 'e2e',
-  testMatch: '*.spec.ts',
   timeout: 90_000,
   expect: { timeout: 10_000 },
   fullyParallel: true,
@@ -31,8 +30,19 @@ export default defineConfig({
     },
   },
   projects: [
-    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
-    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+    // Journeys run at both sizes; *.phone.spec.ts and *.desk.spec.ts at one.
+    {
+      name: 'phone',
+      testMatch: '*.spec.ts',
+      testIgnore: '*.desk.spec.ts',
+      use: { viewport: { width: 390, height: 844 }, hasTouch: true },
+    },
+    {
+      name: 'wide',
+      testMatch: '*.spec.ts',
+      testIgnore: '*.phone.spec.ts',
+      use: { viewport: { width: 1280, height: 800 } },
+    },
   ],
   webServer: {
     command: `node_modules/.bin/tsx server/main.ts --port ${PORT}`,

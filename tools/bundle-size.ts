@@ -13,8 +13,14 @@ const linked = [...html.matchAll(/src="\/_expo\/static\/js\/web\/([^"]+)"/g)].ma
 // The first route also asks for its layout and for the screen at "/": the largest chunk named index stands for it.
 const files = readdirSync(FOLDER).filter((file) => file.endsWith('.js'));
 const sizeOf = (file: string) => readFileSync(`${FOLDER}/${file}`).length;
-const largestIndex = files.filter((file) => file.startsWith('index-')).sort((a, b) => sizeOf(b) - sizeOf(a))[0];
-const loaded = [...linked, ...files.filter((file) => file.startsWith('_layout-')), ...(largestIndex ? [largestIndex] : [])];
+const largestIndex = files
+  .filter((file) => file.startsWith('index-'))
+  .sort((a, b) => sizeOf(b) - sizeOf(a))[0];
+const loaded = [
+  ...linked,
+  ...files.filter((file) => file.startsWith('_layout-')),
+  ...(largestIndex ? [largestIndex] : []),
+];
 
 let raw = 0;
 let gzip = 0;
@@ -24,8 +30,12 @@ for (const file of loaded) {
   gzip += gzipSync(content, { level: 9 }).length;
 }
 const kb = (bytes: number) => (bytes / 1000).toFixed(0);
-process.stdout.write(`first route: ${loaded.length} scripts, ${kb(raw)} KB raw, ${kb(gzip)} KB gzip (limit ${LIMIT_KB})\n`);
+process.stdout.write(
+  `first route: ${loaded.length} scripts, ${kb(raw)} KB raw, ${kb(gzip)} KB gzip (limit ${LIMIT_KB})\n`,
+);
 if (gzip > LIMIT_KB * 1000) {
-  process.stderr.write(`The first route is over ${LIMIT_KB} KB gzip. Load something later, or leave it out.\n`);
+  process.stderr.write(
+    `The first route is over ${LIMIT_KB} KB gzip. Load something later, or leave it out.\n`,
+  );
   process.exit(1);
 }

@@ -12,7 +12,7 @@ interface CutProps {
   readonly bare?: boolean;
   /** Fixed scale, so that several drawings can be compared; otherwise as large as fits. */
   readonly pxPerMm?: number;
-  /** What the picture shows, for those who hear the page. */
+  /** What the picture shows, for those who hear the page; empty where the words beside it say it all. */
   readonly label: string;
 }
 
@@ -60,7 +60,7 @@ export function CutDrawing({ cut, width, height, bare = false, pxPerMm, label }:
   const clip = useId();
   const tick = half > 60 ? 20 : 10;
   return (
-    <View role="img" aria-label={label}>
+    <View {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}>
       <Svg width={width} height={height}>
         <Defs>
           <ClipPath id={clip}>

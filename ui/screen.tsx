@@ -72,6 +72,8 @@ export function Screen({
         </ScrollView>
         {beside ? (
           <ScrollView
+            tabIndex={0}
+            aria-label="Drawing and sums"
             style={{ width: 400, flexGrow: 0, borderLeftWidth: 1, borderLeftColor: line }}
             contentContainerStyle={{ padding: space(3), gap: space(2) }}
           >

@@ -40,7 +40,8 @@ export function Tap({
       testID={testID}
       aria-label={label}
       aria-checked={checked}
-      aria-selected={selected}
+      aria-selected={role === 'tab' ? selected : undefined}
+      aria-current={role === 'link' && selected ? 'page' : undefined}
       aria-expanded={expanded}
       aria-disabled={disabled || undefined}
       disabled={disabled}

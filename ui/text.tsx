@@ -17,7 +17,8 @@ export function Heading({ children, level = 2, style }: TextProps & { readonly l
   return (
     <PlainText
       role="heading"
-      aria-level={level}
+      // Sections stand right under the screen's title, however large they are set.
+      aria-level={level === 1 ? 1 : 2}
       style={[{ fontFamily: FONT.serif, fontSize, lineHeight, color: ink, letterSpacing: -0.2 }, style]}
     >
       {children}

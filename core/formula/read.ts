@@ -27,7 +27,7 @@ export function readFormula(doc: Pick<FormulaDoc, 'text' | 'measures' | 'takenFo
   const written = doc.text.split(/\r?\n/);
   const lines = written
     .slice(0, MAX_FORMULA_LINES)
-    .map((raw) => readLine(raw, doc.measures, ownValue(doc.takenFor, raw.trim())));
+    .map((raw) => readLineOnce(raw, doc.measures, ownValue(doc.takenFor, raw.trim())));
   const read = lines.filter((line) => line.status === 'read');
   const allergens = new Set(lines.flatMap((line) => line.ingredient?.allergens ?? []));
   const beyond = written.slice(MAX_FORMULA_LINES).filter((line) => line.trim() !== '').length;
@@ -48,6 +48,20 @@ export function readFormula(doc: Pick<FormulaDoc, 'text' | 'measures' | 'takenFo
     allergens: [...allergens],
     checks: [...tooLong, ...checkFormula(lines)],
   };
+}
+
+/** Lines read lately: while somebody types, all lines but one are the same as before. */
+const recent = new Map<string, ReadLine>();
+const RECENT_KEPT = 2000;
+
+function readLineOnce(raw: string, measures: Measures, takenFor: string | undefined): ReadLine {
+  const key = `${measures}\u0000${takenFor ?? ''}\u0000${raw}`;
+  const known = recent.get(key);
+  if (known) return known;
+  if (recent.size >= RECENT_KEPT) recent.clear();
+  const line = readLine(raw, measures, takenFor);
+  recent.set(key, line);
+  return line;
 }
 
 function ownValue(record: Readonly<Record<string, string>>, key: string): string | undefined {

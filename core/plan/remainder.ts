@@ -1,6 +1,6 @@
 import type { Fill } from '../exchange/documents';
 import type { Ledger } from '../figure';
-import { FINISHES , METHODS } from '../process/batter.table';
+import { FINISHES, METHODS } from '../process/batter.table';
 import { wellVolumeMl } from '../piece';
 import type { LineContext } from './context';
 import { finishOf } from './finish';

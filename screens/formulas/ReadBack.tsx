@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import type { ReadFormula } from '../../core/formula';
@@ -32,7 +32,7 @@ export function ReadBack({ read, onTakenFor }: ReadBackProps) {
       ) : null}
       <View>
         {lines.map((line, i) => (
-          <LineRow key={`${i} ${line.raw}`} line={line} onAsk={() => setAsked(line)} />
+          <LineRow key={`${i} ${line.raw}`} line={line} onAsk={setAsked} />
         ))}
       </View>
       {read.massG > 0 ? (
@@ -56,7 +56,14 @@ export function ReadBack({ read, onTakenFor }: ReadBackProps) {
   );
 }
 
-function LineRow({ line, onAsk }: { readonly line: ReadLine; readonly onAsk: () => void }) {
+/** Drawn again only when its line changes: a long formula is typed into as fast as a short one. */
+const LineRow = memo(function LineRow({
+  line,
+  onAsk,
+}: {
+  readonly line: ReadLine;
+  readonly onAsk: (line: ReadLine) => void;
+}) {
   const style = useNumberStyle();
   const tokens = useTokens();
   const bad = line.status === 'unread';
@@ -75,7 +82,7 @@ function LineRow({ line, onAsk }: { readonly line: ReadLine; readonly onAsk: () 
       }}
     >
       <Tap
-        onPress={onAsk}
+        onPress={() => onAsk(line)}
         label={`${line.raw.trim()}: taken for ${line.name}. Change`}
         style={{ paddingVertical: space(1) }}
       >
@@ -107,7 +114,7 @@ function LineRow({ line, onAsk }: { readonly line: ReadLine; readonly onAsk: () 
       ))}
     </View>
   );
-}
+});
 
 function TakenForSheet({
   line,

@@ -31,7 +31,11 @@ export function RunList({ openId }: { readonly openId: string | null }) {
       aria-label="Runs"
       style={{ width: 264, borderRightWidth: 1, borderRightColor: line }}
     >
-      <ScrollView contentContainerStyle={{ padding: space(2), gap: space(1) }}>
+      <ScrollView
+        tabIndex={0}
+        aria-label="All runs"
+        contentContainerStyle={{ padding: space(2), gap: space(1) }}
+      >
         <QuietAction title="New run" icon="plus" onPress={() => router.navigate('/runs/new')} />
         {runsIn(runs).map((run) => (
           <RunRow key={run.id} run={run} open={run.id === openId} />

@@ -1,0 +1,70 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, openApp, spoken, test } from './fixtures';
+
+const RUN = '/runs/run-lantern-evening';
+const VIEWS: readonly string[] = [
+  '/',
+  '/runs/new',
+  `${RUN}/pieces`,
+  `${RUN}/sums`,
+  `${RUN}/gather`,
+  `${RUN}/bake`,
+  '/formulas',
+  '/formulas/new',
+  '/formulas/formula-honey-thyme',
+  '/bench',
+  '/logbook',
+  '/kitchen',
+];
+
+test('every view can be read and reached by everyone', async ({ page }, info) => {
+  // Light on the phone, dark at the desk: contrast does not depend on the size of the screen.
+  await page.emulateMedia({ colorScheme: info.project.name === 'phone' ? 'light' : 'dark' });
+  await openApp(page);
+  const found: string[] = [];
+  for (const view of VIEWS) {
+    await page.goto(view);
+    await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    found.push(...violations.map(({ id, nodes }) => `${view}: ${id}: ${nodes[0]?.html.slice(0, 160)}`));
+    const wider = await page.evaluate(() => document.documentElement.scrollWidth > window.innerWidth);
+    expect(wider, `${view} is wider than the screen`).toBe(false);
+  }
+  expect(found).toEqual([]);
+});
+
+test('ounces, Fahrenheit and a decimal comma reach every figure', async ({ page }) => {
+  await openApp(page, '/kitchen');
+  for (const [value, choice] of [
+    ['Weights: grams', 'ounces'],
+    ['Heat: Celsius', 'Fahrenheit'],
+    ['Decimal mark: point', /^comma/],
+  ] as const) {
+    await page.getByRole('button', { name: value }).click();
+    await page.getByRole('radio', { name: choice }).click();
+  }
+  await page.goto(`${RUN}/sums`);
+  expect(await spoken(page, 'portion.mass')).toContain('1,94 oz');
+  expect(await spoken(page, 'oven.setting')).toContain('347 °F');
+  expect(await spoken(page, 'rise')).toContain('×1,88');
+  await page.getByTestId('figure-oven.setting').click();
+  await expect(page.getByRole('dialog')).toContainText('347 °F');
+  await page.keyboard.press('Escape');
+  await page.getByRole('tab', { name: 'Gather' }).click();
+  await expect(page.getByText('Soft at 64 °F to 68 °F', { exact: false })).toBeVisible();
+});
+
+test('clear the demo, start empty, and think better of it', async ({ page }) => {
+  await openApp(page, '/kitchen');
+  await page.getByRole('button', { name: 'Clear all and start empty' }).click();
+  await page.getByRole('link', { name: 'Runs', exact: true }).click();
+  await expect(page.getByText('Nothing planned')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Nothing planned')).toBeVisible();
+  await page.getByRole('button', { name: /^Cupcakes/ }).click();
+  await expect(page.getByText('There is no formula yet.', { exact: false })).toBeVisible();
+  await page.goBack();
+  await page.getByRole('button', { name: 'Undo: Start empty' }).click();
+  await expect(page.getByText('Lantern evening')).toBeVisible();
+});

@@ -1,0 +1,89 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { schemaFiles } from './schemas';
+
+const EXAMPLE = 'demo/cupcakes.run.json';
+
+function sums(...args: string[]): { status: number | null; out: string; err: string } {
+  const done = spawnSync('node_modules/.bin/tsx', ['tools/sums.ts', ...args], { encoding: 'utf8' });
+  return { status: done.status, out: done.stdout, err: done.stderr };
+}
+
+function withRun(edit: (file: Record<string, unknown>) => void): string {
+  const file = JSON.parse(readFileSync(EXAMPLE, 'utf8')) as Record<string, unknown>;
+  edit(file);
+  const path = join(mkdtempSync(join(tmpdir(), 'carnelian-')), 'run.json');
+  writeFileSync(path, JSON.stringify(file));
+  return path;
+}
+
+type Line = Record<string, unknown>;
+const firstLine = (file: Record<string, unknown>): Line => ((file.run as Line).lines as Line[])[0] ?? {};
+
+jest.setTimeout(60_000);
+
+describe('the headless command', () => {
+  it('prints every figure with value, range, unit and basis', () => {
+    const { status, out } = sums(EXAMPLE);
+    const printed = JSON.parse(out) as {
+      lines: { figures: Record<string, Record<string, unknown>>; loads: number[] }[];
+    };
+    expect(status).toBe(0);
+    expect(printed.lines[0]?.loads).toEqual([18, 18]);
+    expect(printed.lines[0]?.figures['portion.mass']).toMatchObject({ value: 55, unit: 'g' });
+    for (const figure of Object.values(printed.lines[0]?.figures ?? {})) {
+      expect(Object.keys(figure).sort()).toEqual(['basis', 'high', 'low', 'unit', 'value']);
+    }
+  });
+
+  it('explains one figure with its sum and inputs', () => {
+    const { status, out } = sums(EXAMPLE, '--why', 'fill.share');
+    const why = JSON.parse(out) as Record<string, unknown>;
+    expect(status).toBe(0);
+    expect(why.filled).toBe('55 g ÷ (106 ml × 0.90 g/ml) = 58 %');
+    expect(why.inputs).toHaveLength(3);
+  });
+
+  it.each([
+    ['no file', () => ['/nowhere/run.json'], /^\/nowhere\/run\.json: The file cannot be read\. .+\n$/],
+    ['no argument', () => [], /^arguments: .+\n$/],
+    ['an unknown option', () => [EXAMPLE, '--loud'], /^--loud: .+\n$/],
+    [
+      'an unknown figure',
+      () => [EXAMPLE, '--why', 'portion.colour'],
+      /^--why: There is no figure .+portion\.mass.*\n$/,
+    ],
+    [
+      'a count of nought',
+      () => [withRun((f) => (firstLine(f).count = 0))],
+      /^run\.lines\[0\]\.count: Make at least 1\. .+\n$/,
+    ],
+    [
+      'a count of 100,000',
+      () => [withRun((f) => (firstLine(f).count = 100_000))],
+      /^run\.lines\[0\]\.count: .*5000.*\n$/,
+    ],
+    [
+      'a tin that is not there',
+      () => [withRun((f) => (firstLine(f).tinId = 'x'))],
+      /^run\.lines\[0\]\.tinId: .+Use one of: tin-standard.*\n$/,
+    ],
+    [
+      'an empty formula',
+      () => [withRun((f) => ((f.formulas as Line[])[0]!.text = ''))],
+      /^run\.lines\[0\]\.formulaId: .+\n$/,
+    ],
+    ['a list', () => [withRun((f) => (f.run = []))], /^run: .+\n$/],
+  ])('refuses %s with one line and exit code 2', (_, args, line) => {
+    const { status, out, err } = sums(...args());
+    expect(status).toBe(2);
+    expect(out).toBe('');
+    expect(err).toMatch(line);
+  });
+
+  it('keeps the published schemas in step with the code', () => {
+    for (const [path, text] of Object.entries(schemaFiles())) expect(readFileSync(path, 'utf8')).toBe(text);
+  });
+});
