@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
+import { AxeBuilder } from '@axe-core/playwright';
 import { expect, openApp, spoken, test } from './fixtures';
 
 const RUN = '/runs/run-lantern-evening';

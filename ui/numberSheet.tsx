@@ -146,7 +146,7 @@ function Keypad({
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
       {keys.map((key, i) => (
-        <View key={key ?? i} style={{ flexBasis: '30%', flexGrow: 1 }}>
+        <View key={i} style={{ flexBasis: '30%', flexGrow: 1 }}>
           {key === null ? null : (
             <Tap
               label={key === 'erase' ? 'Erase' : key === decimal ? 'Decimal mark' : key}

@@ -16,10 +16,10 @@ export interface TapProps {
   readonly testID?: string;
 }
 
-/** react-native-web also says whether a pointer or the keyboard is on it. */
-type WebState = PressableStateCallbackType & { readonly hovered?: boolean; readonly focused?: boolean };
+/** react-native-web also says whether a pointer is on it. */
+type WebState = PressableStateCallbackType & { readonly hovered?: boolean };
 
-/** Anything that can be poked with a knuckle: at least 48 px each way, with a ring when the keyboard is on it. */
+/** Anything that can be poked with a knuckle: at least 48 px each way, with a ring (drawn by the page's style) when the keyboard is on it. */
 export function Tap({
   children,
   onPress,
@@ -33,7 +33,7 @@ export function Tap({
   pressedColor,
   testID,
 }: TapProps) {
-  const { sunk, carnelian } = useTokens();
+  const { sunk } = useTokens();
   return (
     <Pressable
       role={role}
@@ -47,18 +47,12 @@ export function Tap({
       disabled={disabled}
       onPress={onPress}
       style={(state) => {
-        const { pressed, hovered, focused } = state as WebState;
+        const { pressed, hovered } = state as WebState;
         return [
           { minHeight: 48, minWidth: 48, justifyContent: 'center' },
           style,
           hovered && !disabled && { opacity: 0.92 },
           pressed && { backgroundColor: pressedColor ?? sunk },
-          focused && {
-            outlineWidth: 2,
-            outlineStyle: 'solid',
-            outlineColor: carnelian,
-            outlineOffset: 2,
-          },
           disabled && { opacity: 0.45 },
         ];
       }}

@@ -47,6 +47,32 @@ const STEEPEST_DOME = 0.62;
 /** Even a cake that ends below its rim sets a little higher at the centre, as a share of its radius. */
 const GENTLE_CROWN = 0.1;
 
+/** How a baked cake of some volume stands in its well. All in mm. */
+interface Stand {
+  /** Where the cake leaves the wall, above the base. */
+  readonly sideMm: number;
+  /** Height of the dome on top of that. */
+  readonly domeMm: number;
+  readonly overhangMm: number;
+}
+
+function standOf(well: Well, cakeMl: number): Stand {
+  const rim = well.topMm / 2;
+  const sideMm = sideHeightMm(well, cakeMl);
+  const across = diameterAtMm(well, sideMm);
+  const domeMl = cakeMl - wellVolumeMl(across, well.baseMm, sideMm);
+  const freeDome = capHeightMm(domeMl, across / 2);
+  const steepest = STEEPEST_DOME * rim;
+  const overhangMm = freeDome > steepest ? widenFor(domeMl, rim, steepest) - rim : 0;
+  return { sideMm, domeMm: Math.min(freeDome, steepest), overhangMm };
+}
+
+/** Highest point of a baked cake above the rim of its well, mm; negative where it stays below. */
+export function cakeAboveRimMm(well: Well, cakeMl: number): number {
+  const { sideMm, domeMm } = standOf(well, cakeMl);
+  return sideMm + domeMm - well.depthMm;
+}
+
 /**
  * Cross-section of a cupcake from its volumes, to scale.
  * @param batterMl volume of batter in the well
@@ -55,14 +81,8 @@ const GENTLE_CROWN = 0.1;
 export function cupcakeCut(well: Well, batterMl: number, cakeMl: number): CupcakeCut {
   const batterMm = heightForVolumeMm(well, batterMl);
   const rim = well.topMm / 2;
-  const sideMm = sideHeightMm(well, cakeMl);
-  const domeMl = cakeMl - wellVolumeMl(diameterAtMm(well, sideMm), well.baseMm, sideMm);
-  const freeDome = capHeightMm(domeMl, diameterAtMm(well, sideMm) / 2);
-  const steepest = STEEPEST_DOME * rim;
-  const overhangMm = freeDome > steepest ? widenFor(domeMl, rim, steepest) - rim : 0;
+  const { sideMm, domeMm, overhangMm } = standOf(well, cakeMl);
   const edge = diameterAtMm(well, sideMm) / 2 + overhangMm;
-  const height = Math.min(freeDome, steepest);
-  const dome = arc(edge, height, sideMm);
   const ledge = overhangMm > 0 ? [{ x: rim, y: well.depthMm }] : [];
   return {
     well,
@@ -73,8 +93,8 @@ export function cupcakeCut(well: Well, batterMl: number, cakeMl: number): Cupcak
     ],
     batterMm,
     belowRimMm: well.depthMm - batterMm,
-    cake: [...dome, ...ledge, { x: well.baseMm / 2, y: 0 }, { x: 0, y: 0 }],
-    aboveRimMm: sideMm + height - well.depthMm,
+    cake: [...arc(edge, domeMm, sideMm), ...ledge, { x: well.baseMm / 2, y: 0 }, { x: 0, y: 0 }],
+    aboveRimMm: sideMm + domeMm - well.depthMm,
     overhangMm,
   };
 }

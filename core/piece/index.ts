@@ -1,4 +1,4 @@
-export { cupcakeCut } from './cupcakeCut';
+export { cakeAboveRimMm, cupcakeCut } from './cupcakeCut';
 export type { CupcakeCut, CutPoint } from './cupcakeCut';
-export { wellVolumeMl } from './well';
+export { heightForVolumeMm, wellVolumeMl } from './well';
 export type { Well } from './well';

@@ -1,5 +1,3 @@
-import { bisect } from '../numeric/bisect';
-
 /** The hollow that a piece bakes in: a frustum, wider at the top. All lengths in mm, volumes in ml. */
 export interface Well {
   readonly topMm: number;
@@ -21,13 +19,17 @@ export function diameterAtMm(well: Well, heightMm: number): number {
 }
 
 /**
- * Height above the base to which a volume fills the well, mm. Inverts the frustum volume by bisection to 1e-6 mm.
- * Volumes of 0 or less give 0; past the brim the walls are taken to go on upwards, so that an overfull well shows.
+ * Height above the base to which a volume fills the well, mm. With the diameter growing by k a mm, V = π·((d + k·h)³ −
+ * d³) / 12k, solved for h; a cylinder where k is 0. Volumes of 0 or less give 0; past the brim the walls are taken to go
+ * on upwards, so that an overfull well shows.
  */
 export function heightForVolumeMm(well: Well, volumeMl: number): number {
   if (volumeMl <= 0) return 0;
-  const volumeTo = (heightMm: number) => wellVolumeMl(diameterAtMm(well, heightMm), well.baseMm, heightMm);
-  let high = well.depthMm;
-  while (volumeTo(high) < volumeMl) high *= 1.5;
-  return bisect(volumeTo, volumeMl, 0, high);
+  const { topMm, baseMm, depthMm } = well;
+  const volume = volumeMl * 1000;
+  const flare = (topMm - baseMm) / depthMm;
+  if (Math.abs(flare) < 1e-6) return (4 * volume) / (Math.PI * baseMm * baseMm);
+  const cubed = (12 * flare * volume) / Math.PI + baseMm ** 3;
+  // A well that narrows upwards closes to a point: no height holds more than that cone.
+  return cubed <= 0 ? -baseMm / flare : (Math.cbrt(cubed) - baseMm) / flare;
 }

@@ -1,7 +1,7 @@
 import { cautionsFor, type Caution } from '../caution/cautions';
 import type { CupcakeLine, FormulaDoc, KitchenDoc, RunFile } from '../exchange/documents';
 import { Ledger, type Figure } from '../figure';
-import { cupcakeCut, wellVolumeMl, type CupcakeCut } from '../piece';
+import { cakeAboveRimMm, cupcakeCut, heightForVolumeMm, wellVolumeMl, type CupcakeCut } from '../piece';
 import { BICARBONATE_WAIT_MIN } from '../process/batter.table';
 import type { Fault } from '../quantity';
 import { lastLoadWaitsMin, minutesBeforeOven, planDay, type DayStep } from '../schedule/day';
@@ -175,10 +175,7 @@ function addHeights(ledger: Ledger, cut: CupcakeCut): void {
     label: 'Batter below the rim',
     unit: 'mm',
     from: ['fill.share', 'well.volume'],
-    f: (share = 0, volume = 0) => {
-      const batterMl = share * volume;
-      return cupcakeCut(cut.well, batterMl, batterMl).belowRimMm;
-    },
+    f: (share = 0, volume = 0) => cut.well.depthMm - heightForVolumeMm(cut.well, share * volume),
     sentence: 'How far down from the rim the batter stands in a well of this shape.',
     sum: 'height of {fill.share} of {well.volume} in the well, from the rim down',
   });
@@ -187,7 +184,7 @@ function addHeights(ledger: Ledger, cut: CupcakeCut): void {
     label: 'Cake against the rim',
     unit: 'mm',
     from: ['finish.share', 'well.volume'],
-    f: (share = 0, volume = 0) => cupcakeCut(cut.well, 1, share * volume).aboveRimMm,
+    f: (share = 0, volume = 0) => cakeAboveRimMm(cut.well, share * volume),
     sentence:
       'The top of the dome against the rim: a cake larger than its well stands on it as a dome of that volume.',
     sum: 'height of {finish.share} of {well.volume} as a dome on the well',

@@ -3,7 +3,7 @@
  * Summer time is left out on purpose: a day's plan is reckoned in the hours that the kitchen clock shows.
  */
 export function minutesOf(local: string): number {
-  const time = Date.parse(`${local}:00Z`);
+  const time = /^\d{4}-\d\d-\d\dT\d\d:\d\d$/.test(local) ? Date.parse(`${local}:00Z`) : NaN;
   if (!Number.isFinite(time)) throw new Error(`invariant: "${local}" is no local time`);
   return time / 60_000;
 }

@@ -76,7 +76,12 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
       broad
       title={doc.name}
       onBack={() => router.navigate('/formulas')}
-      foot={<MainAction title="Bake it" onPress={() => router.navigate('/runs/new')} />}
+      foot={
+        <MainAction
+          title="Bake it"
+          onPress={() => router.navigate({ pathname: '/runs/new', params: { formula: doc.id } })}
+        />
+      }
     >
       <FormulaSentence doc={doc} onChange={put} />
       <View

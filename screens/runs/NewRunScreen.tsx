@@ -39,13 +39,13 @@ function readyChoices(now: number): { local: string; title: string; detail: stri
 }
 
 /** A run in five taps: cupcakes, which formula, how many, ready when, start. */
-export function NewRunScreen() {
+export function NewRunScreen({ formula: preset }: { readonly formula?: string }) {
   const docs = useDocuments((state) => state.docs);
   const kitchen = useKitchen();
   const router = useRouter();
   const now = useNow(60_000);
   const formulas = formulasIn(docs);
-  const [formulaId, setFormulaId] = useState<string | null>(null);
+  const [formulaId, setFormulaId] = useState<string | null>(preset ?? null);
   const [count, setCount] = useState<number | null>(null);
   const [readyAt, setReadyAt] = useState<string | null>(null);
   const [asking, setAsking] = useState<'count' | 'when' | null>(null);

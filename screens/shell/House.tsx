@@ -28,6 +28,7 @@ export function House({
   const theme = useMemo(() => paperTheme(tokens), [tokens]);
   useEffect(() => {
     document.documentElement.style.backgroundColor = tokens.ground;
+    document.documentElement.style.setProperty('--ring', tokens.carnelian);
     document.documentElement.style.colorScheme = tokens.dark ? 'dark' : 'light';
   }, [tokens]);
   return (

@@ -1,0 +1,82 @@
+import { cautionsFor } from '../caution/cautions';
+import { guessMeasures, massOf, readFormula } from '.';
+
+const read = (text: string) => readFormula({ text, measures: 'us', takenFor: {} });
+const faults = (text: string) => read(text).checks.map((check) => check.fault);
+
+describe('a formula read back', () => {
+  it('adds up what was read and counts what was not', () => {
+    const formula = read('For the batter:\n200 g flour\n\n2 glugs of oil\n100 g sugar');
+    expect(formula.massG).toBe(300);
+    expect(formula.unread).toBe(1);
+    expect(formula.lines.map((line) => line.status)).toEqual(['heading', 'read', 'blank', 'unread', 'read']);
+    expect(massOf(formula.lines, 'flour', 'sugar')).toBe(300);
+  });
+
+  it('names the allergens that its lines bring', () => {
+    expect([...read('100 g flour\n2 eggs\n1 dl milk\n50 g walnuts').allergens].sort()).toEqual([
+      'egg',
+      'gluten',
+      'milk',
+      'nuts',
+    ]);
+  });
+
+  it('takes a line for what the person says, and only that line', () => {
+    const formula = readFormula({
+      text: '100 g crumbs\n50 g flour',
+      measures: 'us',
+      takenFor: { '100 g crumbs': 'biscuit crumb', __proto__x: 'salt' },
+    });
+    expect(formula.lines[0]?.name).toBe('biscuit crumb');
+    expect(formula.lines[1]?.name).toBe('plain flour');
+  });
+
+  it('keeps lines past the limit out of the sums and says so', () => {
+    const formula = read(Array.from({ length: 205 }, () => '1 g flour').join('\n'));
+    expect(formula.massG).toBe(200);
+    expect(formula.checks[0]?.fault).toMatch(/^5 lines past line 200/);
+  });
+
+  it('guesses the measures from the words', () => {
+    expect(guessMeasures('1 stick butter')).toBe('us');
+    expect(guessMeasures('2 cups flour')).toBe('us');
+    expect(guessMeasures('120 g caster sugar\n3 eggs')).toBe('metric');
+  });
+});
+
+describe('checks on proportions', () => {
+  const SOUND = '200 g flour\n9 g baking powder\n180 g sugar\n2 g salt';
+  it('leaves a sound batter alone', () => expect(faults(SOUND)).toEqual([]));
+
+  it.each([
+    ['too little powder', SOUND.replace('9 g baking', '4 g baking'), /Baking powder: 2 g to 100 g/],
+    ['too much powder', SOUND.replace('9 g baking', '16 g baking'), /Baking powder: 8 g/],
+    ['little sugar', SOUND.replace('180 g sugar', '60 g sugar'), /Sugar: 30 g/],
+    ['much sugar', SOUND.replace('180 g sugar', '400 g sugar'), /Sugar: 200 g/],
+    ['a tablespoon of salt', SOUND.replace('2 g salt', '1 tbsp salt'), /Salt: 9 g/],
+    ['bicarbonate without an acid', `${SOUND}\n2 g bicarbonate of soda`, /nothing sour/],
+    [
+      'a spoonful of bicarbonate',
+      `${SOUND}\n2 tsp bicarbonate of soda\n1 tbsp lemon juice`,
+      /Bicarbonate: 5/,
+    ],
+    ['no flour at all', '200 g sugar\n2 eggs', /No flour/],
+  ])('points out %s', (_, text, words) => expect(faults(text).join('\n')).toMatch(words));
+
+  it('asks for no powder where the flour has it', () => {
+    expect(faults('200 g self-raising flour\n150 g sugar')).toEqual([]);
+  });
+});
+
+describe('cautions', () => {
+  const places = (text: string) => cautionsFor(read(text)).map((caution) => caution.id);
+  it('warns of raw egg and flour while mixing, of allergens while gathering, of heat while baking', () => {
+    expect(places('100 g flour\n1 egg')).toEqual(['allergens', 'raw', 'hot-tin', 'cool-safely']);
+    expect(cautionsFor(read('100 g flour\n1 egg'))[1]?.words).toMatch(/^Raw egg and raw flour/);
+    expect(cautionsFor(read('100 g flour'))[1]?.words).toMatch(/^Raw flour can/);
+  });
+  it('names alcohol where there is some', () => {
+    expect(places('100 g flour\n2 tbsp brandy')).toContain('alcohol');
+  });
+});

@@ -1,0 +1,133 @@
+/** Remakes the pictures in `docs/screenshots/` from the demo data, at a fixed hour, against the built app. */
+import { chromium, type Browser, type Page } from '@playwright/test';
+import { mkdirSync, readdirSync, rmSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
+import { resolve } from 'node:path';
+import { createApp } from '../server/app';
+
+const FOLDER = 'docs/screenshots';
+const PHONE = { width: 390, height: 844 };
+const DESK = { width: 1280, height: 800 };
+const NOW = new Date('2026-11-25T09:30:00');
+const RUN = '/runs/run-lantern-evening';
+
+interface Shot {
+  readonly name: string;
+  readonly path: string;
+  readonly size?: typeof PHONE;
+  readonly dark?: boolean;
+  readonly first?: (page: Page) => Promise<void>;
+}
+
+/** Bakes the first load up to its second look, which is what the clocks are shown at. */
+async function startLoad(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^Load 1 in/ }).click();
+  await page.clock.fastForward('12:20');
+  await page.waitForTimeout(300);
+}
+
+async function closeRun(page: Page): Promise<void> {
+  for (const load of [1, 2]) {
+    await page.getByRole('button', { name: new RegExp(`^Load ${load} in`) }).click();
+    await page.clock.fastForward(load === 1 ? '22:40' : '21:10');
+    await page.getByRole('button', { name: /^Done/ }).click();
+  }
+  await page.getByRole('button', { name: 'Close the run' }).click();
+  await page.getByLabel('Good ones that came out').fill('35');
+  await page
+    .getByLabel('Anything to remember')
+    .fill('The back left corner browns first: turn the tin at the first look.');
+  await page.getByRole('button', { name: 'Into the logbook' }).click();
+  await page.getByRole('heading', { name: 'Logbook' }).waitFor();
+}
+
+const SHOTS: readonly Shot[] = [
+  { name: 'runs', path: '/' },
+  {
+    name: 'new-run',
+    path: '/runs/new',
+    first: async (page) => page.getByRole('radio', { name: 'Honey and thyme' }).click(),
+  },
+  { name: 'pieces', path: `${RUN}/pieces` },
+  { name: 'sums', path: `${RUN}/sums` },
+  {
+    name: 'weigh-in',
+    path: `${RUN}/sums`,
+    first: async (page) => {
+      await page.getByRole('button', { name: 'Weighed the bowl' }).click();
+      for (const key of '1812')
+        await page.getByRole('dialog').getByRole('button', { name: key, exact: true }).click();
+    },
+  },
+  { name: 'why', path: `${RUN}/sums`, first: async (page) => page.getByTestId('figure-fill.share').click() },
+  {
+    name: 'gather',
+    path: `${RUN}/gather`,
+    first: async (page) => {
+      for (const name of [/plain flour/, /butter/]) await page.getByRole('checkbox', { name }).click();
+      await page.getByText('Weigh out:').scrollIntoViewIfNeeded();
+      await page.getByRole('checkbox', { name: /honey/ }).scrollIntoViewIfNeeded();
+    },
+  },
+  { name: 'bake', path: `${RUN}/bake`, first: startLoad },
+  { name: 'formulas', path: '/formulas' },
+  {
+    name: 'formula',
+    path: '/formulas/formula-honey-thyme',
+    first: async (page) => page.getByText('Read back').scrollIntoViewIfNeeded(),
+  },
+  { name: 'logbook', path: `${RUN}/bake`, first: closeRun },
+  { name: 'kitchen', path: '/kitchen' },
+  { name: 'runs-wide', path: '/', size: DESK },
+  { name: 'sums-wide', path: `${RUN}/sums`, size: DESK },
+  { name: 'formula-wide', path: '/formulas/formula-beetroot-ginger', size: DESK },
+  { name: 'bake-wide-dark', path: `${RUN}/bake`, size: DESK, dark: true, first: startLoad },
+];
+
+async function take(
+  browser: Browser,
+  base: string,
+  { name, path, size = PHONE, dark = false, first }: Shot,
+): Promise<void> {
+  const context = await browser.newContext({
+    viewport: size,
+    colorScheme: dark ? 'dark' : 'light',
+    reducedMotion: 'reduce',
+    timezoneId: 'Europe/London',
+    locale: 'en-GB',
+  });
+  const page = await context.newPage();
+  await page.clock.install({ time: NOW });
+  await page.goto(base + path);
+  await page.getByRole('navigation', { name: 'Places' }).waitFor();
+  await page.waitForTimeout(300);
+  await first?.(page);
+  await page.clock.runFor(1000);
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: `${FOLDER}/${name}.png`, animations: 'disabled' });
+  await context.close();
+  process.stdout.write(`${FOLDER}/${name}.png\n`);
+}
+
+async function main(): Promise<void> {
+  mkdirSync(FOLDER, { recursive: true });
+  for (const file of readdirSync(FOLDER)) rmSync(`${FOLDER}/${file}`);
+  const server = createApp(resolve('dist')).listen(0, '127.0.0.1');
+  await new Promise((done) => server.once('listening', done));
+  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+    ],
+  });
+  for (const shot of SHOTS) await take(browser, base, shot);
+  await browser.close();
+  server.close();
+}
+
+void main();
