@@ -6,7 +6,7 @@ const faults = (text: string) => read(text).checks.map((check) => check.fault);
 
 describe('a formula read back', () => {
   it('adds up what was read and counts what was not', () => {
-    const formula = read('For the batter:\n200 g flour\n\n2 glugs of oil\n100 g sugar');
+    const formula = read('For the batter:\n200 g flour\n\n2 lots of oil\n100 g sugar');
     expect(formula.massG).toBe(300);
     expect(formula.unread).toBe(1);
     expect(formula.lines.map((line) => line.status)).toEqual(['heading', 'read', 'blank', 'unread', 'read']);

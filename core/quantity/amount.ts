@@ -19,11 +19,14 @@ const MODIFIER = new RegExp(
     .join('|')})(?=\\s)|[~≈])\\s*`,
   'i',
 );
+/** Eggs are large in another way than handfuls are. */
+const SIZED = /^(?:small|big|large)\s+(?!handful|pinch|knob|dollop|splash|glug|sprig)/i;
 
 function takeModifiers(text: string): { factor: number; length: number } {
   let factor = 1;
   let at = 0;
   for (let match = MODIFIER.exec(text); match; match = MODIFIER.exec(text.slice(at))) {
+    if (SIZED.test(text.slice(at))) break;
     factor *= MODIFIERS[match[1]?.toLowerCase() ?? ''] ?? 1;
     at += match[0].length;
   }

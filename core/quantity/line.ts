@@ -302,7 +302,11 @@ function add(parts: Read[]): Read {
 function pick(reads: Read[], ingredient: Ingredient | null): Read | null {
   const known = reads.filter((read) => read.massG !== null);
   const counted = ingredient?.role === 'egg' ? known.find((read) => read.amount.unit === null) : undefined;
-  const weight = known.find((read) => read.amount.unit?.kind === 'mass' && read.amount.unit.key !== 'stick');
+  const weights = known.filter(
+    (read) => read.amount.unit?.kind === 'mass' && read.amount.unit.key !== 'stick',
+  );
+  // Of "8 oz/225 g" the grams are what a scale reads.
+  const weight = weights.find((read) => /^k?g$/.test(read.amount.unit?.key ?? '')) ?? weights[0];
   return counted ?? weight ?? known[0] ?? null;
 }
 

@@ -85,6 +85,8 @@ export const UNITS: readonly UnitDef[] = [
   volume('drop', same(0.05), 0.3, ['drop', 'drops']),
   personal('pinch', 0.3, 0.5, ['pinch', 'pinches']),
   personal('dash', 0.6, 0.5, ['dash', 'dashes']),
+  personal('splash', 15, 0.5, ['splash', 'splashes', 'glug', 'glugs']),
+  personal('grating', 0.3, 0.5, ['grating', 'gratings']),
   personal('knob', 15, 0.4, ['knob', 'knobs']),
   personal('handful', 35, 0.4, ['handful', 'handfuls']),
   personal('dollop', 60, 0.4, ['dollop', 'dollops']),
@@ -127,16 +129,20 @@ export const MODIFIERS: Readonly<Record<string, number>> = {
   around: 1,
   roughly: 1,
   circa: 1,
-  small: 1,
+  small: 0.8,
+  good: 1.15,
+  big: 1.25,
+  large: 1.25,
 };
 
 const BY_NAME = new Map(UNITS.flatMap((unit) => unit.names.map((name) => [name, unit] as const)));
 
 /** The unit of that name, or null. Case does not matter, but for `T` and `t`, which cooks use for the two spoons. */
 export function findUnit(word: string): UnitDef | null {
-  if (word === 'T') return BY_NAME.get('tbsp') ?? null;
-  if (word === 't') return BY_NAME.get('tsp') ?? null;
-  return BY_NAME.get(word.toLowerCase().replace(/\.$/, '')) ?? null;
+  const bare = word.replace(/\.$/, '');
+  if (bare === 'T') return BY_NAME.get('tbsp') ?? null;
+  if (bare === 't') return BY_NAME.get('tsp') ?? null;
+  return BY_NAME.get(bare.toLowerCase()) ?? null;
 }
 
 /** US measuring cup in ml: the cup that the ingredient table's masses are given for. */

@@ -4,7 +4,7 @@ import type { KitchenDoc, RunDoc } from '../../core/exchange/documents';
 import type { BatchIngredient, LinePlan } from '../../core/plan';
 import { weighOut } from '../../core/plan/weighOut';
 import { inStyle, join, show } from '../../core/quantity';
-import { changeLine, useKitchen, useNumberStyle } from '../../state/store';
+import { changeLine, useKitchen, useNumberStyle, useScreen } from '../../state/store';
 import { clockText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -77,6 +77,7 @@ function GatherList({ run, plan }: { readonly run: RunDoc; readonly plan: LinePl
             <IngredientRow
               key={item.key}
               item={item}
+              runId={run.id}
               plan={plan}
               kitchen={kitchen}
               ticked={plan.line.ticks.includes(item.key)}
@@ -135,62 +136,62 @@ function Progress({ share }: { readonly share: number }) {
 
 interface RowProps {
   readonly item: BatchIngredient;
+  readonly runId: string;
   readonly plan: LinePlan;
   readonly kitchen: KitchenDoc;
   readonly ticked: boolean;
   readonly onTick: () => void;
 }
 
-/** One thing to weigh: the amount large, the name, and the box, all of it one large button. */
-function IngredientRow({ item, plan, kitchen, ticked, onTick }: RowProps) {
+/** One thing to weigh: box and name tick it off; the amount, large, says how it came about. */
+function IngredientRow({ item, runId, plan, kitchen, ticked, onTick }: RowProps) {
   const style = useNumberStyle();
+  const askWhy = useScreen((state) => state.askWhy);
   const { line, carnelian, onCarnelian, inkSoft } = useTokens();
   const amount = weighOut(item, plan, kitchen.scaleStepG, style);
+  const spoken = [amount.main, amount.beside, item.name].filter(Boolean).join(', ');
   return (
-    <Tap
-      role="checkbox"
-      checked={ticked}
-      label={`${amount.main} ${amount.beside ?? ''} ${item.name}`}
-      onPress={onTick}
+    <View
       testID={`weigh-${item.key}`}
-      style={{ minHeight: 68, borderBottomWidth: 1, borderBottomColor: line }}
+      style={{ flexDirection: 'row', minHeight: 68, borderBottomWidth: 1, borderBottomColor: line }}
     >
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(1.5) }}>
-        <View
-          style={{
-            width: 30,
-            height: 30,
-            borderRadius: 9,
-            borderWidth: 2,
-            borderColor: ticked ? carnelian : inkSoft,
-            backgroundColor: ticked ? carnelian : undefined,
-            alignItems: 'center',
-            justifyContent: 'center',
-          }}
-        >
-          {ticked ? <Icon name="check" color={onCarnelian} size={22} /> : null}
-        </View>
-        <View style={{ flex: 1 }}>
-          <Body
+      <Tap role="checkbox" checked={ticked} label={spoken} onPress={onTick} style={{ flex: 1 }}>
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(1.5) }}>
+          <View
             style={{
-              fontSize: 18,
-              opacity: ticked ? 0.6 : 1,
-              textDecorationLine: ticked ? 'line-through' : 'none',
+              width: 30,
+              height: 30,
+              borderRadius: 9,
+              borderWidth: 2,
+              borderColor: ticked ? carnelian : inkSoft,
+              backgroundColor: ticked ? carnelian : undefined,
+              alignItems: 'center',
+              justifyContent: 'center',
             }}
           >
-            {item.name}
-          </Body>
-          <Small>{item.written}</Small>
+            {ticked ? <Icon name="check" color={onCarnelian} size={22} /> : null}
+          </View>
+          <View style={{ flex: 1 }}>
+            <Body
+              soft={ticked}
+              style={{ fontSize: 18, textDecorationLine: ticked ? 'line-through' : 'none' }}
+            >
+              {item.name}
+            </Body>
+            <Small>{item.written}</Small>
+          </View>
         </View>
-        <View style={{ alignItems: 'flex-end' }}>
-          <Body
-            style={{ fontSize: 26, lineHeight: 32, fontFamily: FONT.sansStrong, opacity: ticked ? 0.6 : 1 }}
-          >
-            {amount.main}
-          </Body>
-          {amount.beside ? <Small>{amount.beside}</Small> : null}
-        </View>
-      </View>
-    </Tap>
+      </Tap>
+      <Tap
+        label={`${spoken}. Why?`}
+        onPress={() => askWhy(runId, plan.line.id, item.wholeFigureId ?? item.figureId)}
+        style={{ alignItems: 'flex-end', minWidth: 96, paddingLeft: space(1) }}
+      >
+        <Body soft={ticked} style={{ fontSize: 26, lineHeight: 32, fontFamily: FONT.sansStrong }}>
+          {amount.main}
+        </Body>
+        {amount.beside ? <Small>{amount.beside}</Small> : null}
+      </Tap>
+    </View>
   );
 }

@@ -4,10 +4,11 @@ import { clockPhase, doneTests, observedFactor, recordLook } from '../../core/be
 import type { ClockDoc, LookResult, RunDoc } from '../../core/exchange/documents';
 import { formatDuration, join } from '../../core/quantity';
 import { useNow } from '../../state/clock';
-import { changeRun } from '../../state/store';
+import { changeRun, useScreen } from '../../state/store';
 import { clockOf } from '../../state/time';
 import { QuietAction, MainAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
+import { Tap } from '../../ui/tap';
 import { Body, Small, Strong } from '../../ui/text';
 import { FONT, space, useTokens } from '../../ui/theme';
 
@@ -38,6 +39,7 @@ export function LoadClock({
   readonly dark: boolean;
 }) {
   const now = useNow(1000);
+  const askWhy = useScreen((state) => state.askWhy);
   const { carnelian, carnelianSoft, raised } = useTokens();
   const phase = clockPhase(clock, now);
   const at = (seconds: number) => clockOf(clock.startedAt + seconds * 1000);
@@ -89,15 +91,19 @@ export function LoadClock({
       <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
         {(
           [
-            ['First look', clock.firstLookS],
-            ['Expected', clock.expectedS],
-            ['Latest', clock.latestS],
+            ['First look', clock.firstLookS, 'bake.firstLook'],
+            ['Expected', clock.expectedS, 'bake.time'],
+            ['Latest', clock.latestS, 'bake.time'],
           ] as const
-        ).map(([name, seconds]) => (
-          <View key={name}>
+        ).map(([name, seconds, figureId]) => (
+          <Tap
+            key={name}
+            label={`${name}: ${at(seconds)}. Why?`}
+            onPress={() => askWhy(run.id, clock.lineId, figureId)}
+          >
             <Small>{name}</Small>
             <Strong style={{ fontSize: 20 }}>{at(seconds)}</Strong>
-          </View>
+          </Tap>
         ))}
       </View>
       <View>
