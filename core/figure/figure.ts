@@ -23,8 +23,6 @@ export interface Why {
   readonly sum: string;
   /** Ids of the figures it was computed from, in the order of the sum. */
   readonly inputs: readonly string[];
-  /** What widens the range most, largest first; empty where nothing does. */
-  readonly causes: readonly RangeCause[];
 }
 
 export interface Figure {

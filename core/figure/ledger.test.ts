@@ -110,8 +110,8 @@ describe('Ledger', () => {
     input(ledger, 'small', 100, 1);
     input(ledger, 'large', 100, 3);
     sum(ledger, 'total', ['small', 'large'], (a, b) => (a ?? 0) + (b ?? 0));
-    expect(ledger.figure('total').why.causes.map((cause) => cause.id)).toEqual(['large', 'small']);
-    expect(ledger.figure('total').why.causes[0]?.share).toBeCloseTo(0.9, 9);
+    expect(ledger.causes('total').map((cause) => cause.id)).toEqual(['large', 'small']);
+    expect(ledger.causes('total')[0]?.share).toBeCloseTo(0.9, 9);
   });
 
   it('throws where a sum comes to no number or an id is unknown or repeated', () => {

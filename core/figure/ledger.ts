@@ -1,17 +1,24 @@
 import type { Basis, Figure, RangeCause, Unit, Why } from './figure';
 
-/** How far a value moves when one root stands at its 10th (down) and at its 90th (up) percentile. */
-interface Shift {
-  readonly down: number;
-  readonly up: number;
+/**
+ * How far a value moves when each root that it rests on stands at its 10th (down) and at its 90th (up) percentile.
+ * Roots are numbered in the order in which the ledger meets them; the three lists run side by side.
+ */
+interface Shifts {
+  readonly roots: readonly number[];
+  readonly down: readonly number[];
+  readonly up: readonly number[];
 }
-type Shifts = ReadonlyMap<string, Shift>;
-const STILL: Shifts = new Map();
+const STILL: Shifts = { roots: [], down: [], up: [] };
 
 interface Cell {
   readonly figure: Figure;
   readonly shifts: Shifts;
+  /** The roots of the sum itself, where the figure is decided or counted and passes none of them on. */
+  readonly own: Shifts;
 }
+
+type Sum = (...values: number[]) => number;
 
 export interface InputSpec {
   readonly id: string;
@@ -31,7 +38,7 @@ export interface DeriveSpec {
   readonly label: string;
   readonly unit: Unit;
   readonly from: readonly string[];
-  readonly f: (...values: number[]) => number;
+  readonly f: Sum;
   readonly sentence: string;
   readonly sum: string;
   /** Whole things: the value is rounded, its range is rounded likewise, and what follows takes the count as decided. */
@@ -58,6 +65,7 @@ export interface DeriveSpec {
  */
 export class Ledger {
   private readonly cells = new Map<string, Cell>();
+  private readonly rootIds: string[] = [];
 
   constructor(private readonly stated: Readonly<Record<string, number>>) {}
 
@@ -69,7 +77,9 @@ export class Ledger {
     const measured = given !== undefined;
     const value = given ?? spec.value;
     const shifts: Shifts =
-      measured || spec.spread === 0 ? STILL : new Map([[spec.id, { down: -spec.spread, up: spec.spread }]]);
+      measured || spec.spread === 0
+        ? STILL
+        : { roots: [this.rootIds.push(spec.id) - 1], down: [-spec.spread], up: [spec.spread] };
     return this.put(
       {
         id: spec.id,
@@ -82,54 +92,59 @@ export class Ledger {
         kind: 'input',
         replace: spec.replace ?? null,
         expected: measured ? { value: spec.value, low, high } : null,
-        why: { sentence: spec.sentence, sum: '', inputs: [], causes: [] },
+        why: { sentence: spec.sentence, sum: '', inputs: NONE },
       },
+      shifts,
       shifts,
     );
   }
 
   /** Adds a sum of figures already in the ledger. Returns the value that now stands. */
   derive(spec: DeriveSpec): number {
-    const cells = spec.from.map((id) => this.cell(id));
-    const values = cells.map((cell) => cell.figure.value);
-    const raw = finite(spec.id, spec.f(...values));
-    const shifts = this.carry(spec, cells, values, raw);
-    const down = spanOf(shifts, 'down');
-    const up = spanOf(shifts, 'up');
-    const round = spec.whole === 'floor' ? floorNear : spec.whole === 'ceil' ? ceilNear : identity;
-    const decided = spec.decide?.(raw);
-    const computed =
-      decided === undefined
-        ? { value: round(raw), low: round(raw - down), high: round(raw + up) }
-        : { value: decided, low: decided, high: decided };
+    const cells: Cell[] = [];
+    const values: number[] = [];
+    const bases: Basis[] = [];
+    for (const id of spec.from) {
+      const cell = this.cell(id);
+      cells.push(cell);
+      values.push(cell.figure.value);
+      for (const basis of cell.figure.bases) if (!bases.includes(basis)) bases.push(basis);
+    }
+    const raw = finite(spec.id, call(spec.f, values));
+    const own = this.carry(spec, cells, values, raw);
+    const computed = standOf(spec, raw, own);
     const pinned = spec.pin ? this.given(spec.id) : undefined;
-    const why: Why = {
-      sentence: spec.sentence,
-      sum: spec.sum,
-      inputs: spec.from,
-      causes: spec.decide ? [] : causesOf(shifts),
-    };
-    const bases = [...new Set(cells.flatMap((cell) => cell.figure.bases))];
-    const common = { id: spec.id, label: spec.label, unit: spec.unit, replace: spec.pin ?? null };
+    const why: Why = { sentence: spec.sentence, sum: spec.sum, inputs: spec.from };
+    const { id, label, unit } = spec;
+    const replace = spec.pin ?? null;
     if (pinned !== undefined) {
+      const { low, value, high } = { low: pinned, value: pinned, high: pinned };
+      const kind = 'pinned';
       return this.put(
-        {
-          ...common,
-          value: pinned,
-          low: pinned,
-          high: pinned,
-          bases: ['measured here'],
-          kind: 'pinned',
-          expected: computed,
-          why,
-        },
+        { id, label, unit, value, low, high, bases: MEASURED, kind, replace, expected: computed, why },
+        STILL,
         STILL,
       );
     }
+    const { value, low, high } = computed;
+    const passesOn = spec.whole === undefined && spec.decide === undefined;
     return this.put(
-      { ...common, ...computed, bases, kind: 'derived', expected: null, why },
-      spec.whole || spec.decide ? STILL : shifts,
+      { id, label, unit, value, low, high, bases, kind: 'derived', replace, expected: null, why },
+      passesOn ? own : STILL,
+      spec.decide ? STILL : own,
     );
+  }
+
+  /** What widens a figure's range, largest first, with the share of the squared width; what adds under 2 % is left out. */
+  causes(id: string): RangeCause[] {
+    const { roots, down, up } = this.cell(id).own;
+    const squares = roots.map((_, i) => (((up[i] ?? 0) - (down[i] ?? 0)) / 2) ** 2);
+    const total = squares.reduce((sum, square) => sum + square, 0);
+    if (total === 0) return [];
+    return roots
+      .map((root, i) => ({ id: this.rootIds[root] ?? '', share: (squares[i] ?? 0) / total }))
+      .filter(({ share }) => share > 0.02)
+      .sort((a, b) => b.share - a.share);
   }
 
   /** The figure of that id. Throws where the plan never made it. */
@@ -160,47 +175,79 @@ export class Ledger {
     return cell;
   }
 
-  private put(figure: Figure, shifts: Shifts): number {
+  private put(figure: Figure, shifts: Shifts, own: Shifts): number {
     if (this.cells.has(figure.id)) throw new Error(`invariant: figure "${figure.id}" twice in a plan`);
-    this.cells.set(figure.id, { figure, shifts });
+    this.cells.set(figure.id, { figure, shifts, own });
     return figure.value;
   }
 
-  private carry(spec: DeriveSpec, cells: Cell[], values: number[], raw: number): Shifts {
-    const roots = new Set(cells.flatMap((cell) => [...cell.shifts.keys()]));
-    if (roots.size === 0) return STILL;
-    const out = new Map<string, Shift>();
-    for (const root of roots) {
-      const moved = (side: 'down' | 'up') =>
-        finite(
-          spec.id,
-          spec.f(...cells.map((cell, i) => (values[i] ?? 0) + (cell.shifts.get(root)?.[side] ?? 0))),
-        ) - raw;
-      out.set(root, { down: moved('down'), up: moved('up') });
+  /** The sum computed again with each root at either end, as differences from its value. */
+  private carry(spec: DeriveSpec, cells: readonly Cell[], values: readonly number[], raw: number): Shifts {
+    const roots: number[] = [];
+    for (const cell of cells) {
+      for (const root of cell.shifts.roots) if (!roots.includes(root)) roots.push(root);
     }
-    return out;
+    if (roots.length === 0) return STILL;
+    const down: number[] = [];
+    const up: number[] = [];
+    const low = values.slice();
+    const high = values.slice();
+    for (const root of roots) {
+      cells.forEach(({ shifts }, i) => {
+        const at = shifts.roots.indexOf(root);
+        const value = values[i] ?? 0;
+        low[i] = at < 0 ? value : value + (shifts.down[at] ?? 0);
+        high[i] = at < 0 ? value : value + (shifts.up[at] ?? 0);
+      });
+      down.push(finite(spec.id, call(spec.f, low)) - raw);
+      up.push(finite(spec.id, call(spec.f, high)) - raw);
+    }
+    return { roots, down, up };
   }
 }
 
-/** Width of the combined range to one side: whichever end of a root moves the value that way counts. */
-function spanOf(shifts: Shifts, side: 'down' | 'up'): number {
-  const sign = side === 'up' ? 1 : -1;
-  let sum = 0;
-  for (const shift of shifts.values()) {
-    const reach = Math.max(sign * shift.down, sign * shift.up, 0);
-    sum += reach * reach;
+const NONE: readonly string[] = [];
+const MEASURED: readonly Basis[] = ['measured here'];
+
+/** Most sums have few inputs: called so, they cost a plain call. */
+function call(f: Sum, v: readonly number[]): number {
+  switch (v.length) {
+    case 1:
+      return f(v[0] as number);
+    case 2:
+      return f(v[0] as number, v[1] as number);
+    case 3:
+      return f(v[0] as number, v[1] as number, v[2] as number);
+    case 4:
+      return f(v[0] as number, v[1] as number, v[2] as number, v[3] as number);
+    default:
+      return f(...v);
   }
-  return Math.sqrt(sum);
 }
 
-function causesOf(shifts: Shifts): RangeCause[] {
-  const squares = [...shifts].map(([id, { down, up }]) => ({ id, square: ((up - down) / 2) ** 2 }));
-  const total = squares.reduce((sum, { square }) => sum + square, 0);
-  if (total === 0) return [];
-  return squares
-    .map(({ id, square }) => ({ id, share: square / total }))
-    .filter(({ share }) => share > 0.02)
-    .sort((a, b) => b.share - a.share);
+/** Value and range of a sum, rounded where it is counted, bare where it is decided. */
+function standOf(
+  spec: DeriveSpec,
+  raw: number,
+  shifts: Shifts,
+): { value: number; low: number; high: number } {
+  if (spec.decide) {
+    const value = spec.decide(raw);
+    return { value, low: value, high: value };
+  }
+  // Whichever end of a root moves the value to a side counts there.
+  let below = 0;
+  let above = 0;
+  for (let i = 0; i < shifts.roots.length; i += 1) {
+    const down = shifts.down[i] ?? 0;
+    const up = shifts.up[i] ?? 0;
+    const least = Math.min(down, up, 0);
+    const most = Math.max(down, up, 0);
+    below += least * least;
+    above += most * most;
+  }
+  const round = spec.whole === 'floor' ? floorNear : spec.whole === 'ceil' ? ceilNear : identity;
+  return { value: round(raw), low: round(raw - Math.sqrt(below)), high: round(raw + Math.sqrt(above)) };
 }
 
 function finite(id: string, value: number): number {

@@ -1,6 +1,6 @@
 import { cautionsFor, type Caution } from '../caution/cautions';
 import type { CupcakeLine, FormulaDoc, KitchenDoc, RunFile } from '../exchange/documents';
-import { Ledger, type Figure } from '../figure';
+import { Ledger, type Figure, type RangeCause } from '../figure';
 import { cakeAboveRimMm, cupcakeCut, heightForVolumeMm, wellVolumeMl, type CupcakeCut } from '../piece';
 import { BICARBONATE_WAIT_MIN } from '../process/batter.table';
 import type { Fault } from '../quantity';
@@ -35,6 +35,8 @@ export interface LinePlan {
   readonly formula: FormulaDoc;
   readonly figures: readonly Figure[];
   readonly figure: (id: string) => Figure;
+  /** What widens the range of a figure most. */
+  readonly causes: (id: string) => readonly RangeCause[];
   readonly batter: BatterPlan;
   readonly limits: readonly Limit[];
   readonly loads: LoadPlan;
@@ -140,6 +142,7 @@ function plan(context: LineContext): LinePlan {
     formula,
     figures: ledger.figures(),
     figure: fig,
+    causes: (id) => ledger.causes(id),
     batter,
     limits,
     loads,

@@ -1,4 +1,4 @@
-import type { Basis, Figure } from '../figure';
+import type { Basis, Figure, RangeCause } from '../figure';
 import { PLAIN_STYLE, showText, type NumberStyle } from '../quantity';
 
 export interface WhyInput {
@@ -21,6 +21,7 @@ export interface WhyText {
 
 interface Holds {
   readonly figure: (id: string) => Figure;
+  readonly causes: (id: string) => readonly RangeCause[];
 }
 
 /** Fills a figure's explanation with the numbers of its plan. */
@@ -40,7 +41,7 @@ export function whyText(plan: Holds, figure: Figure, style: NumberStyle = PLAIN_
       const input = plan.figure(id);
       return { id, label: input.label, shown: shown(input), bases: input.bases };
     }),
-    causes: why.causes.map(({ id, share }) => ({
+    causes: plan.causes(figure.id).map(({ id, share }) => ({
       id,
       label: plan.figure(id).label,
       percent: Math.round(share * 100),

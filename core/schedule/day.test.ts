@@ -15,7 +15,7 @@ const minutes = (value: number, high = value): Figure => ({
   kind: 'derived',
   replace: null,
   expected: null,
-  why: { sentence: '', sum: '', inputs: [], causes: [] },
+  why: { sentence: '', sum: '', inputs: [] },
 });
 
 const day = (loads: readonly number[], method = METHODS.creamed) =>
