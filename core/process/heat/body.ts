@@ -1,0 +1,162 @@
+/**
+ * A body of revolution cut into rings for finite volumes. Cells that the surface runs through keep just the part of
+ * their volume and faces that lies inside, so that volume and surface are those of the body whatever its shape.
+ */
+
+/** Outer radius at a height above the base, m, for heights from 0 to `heightM`. */
+export interface Profile {
+  readonly heightM: number;
+  readonly radiusM: (zM: number) => number;
+}
+
+/** Which face of the piece a patch of surface belongs to. */
+export type Face = 'top' | 'side' | 'bottom';
+
+/** Patch of a cell's surface that meets the surroundings. */
+export interface Patch {
+  readonly face: Face;
+  readonly areaM2: number;
+  /** From the middle of the cell's material to the patch, m. */
+  readonly distanceM: number;
+}
+
+export interface Cell {
+  readonly volumeM3: number;
+  readonly patches: readonly Patch[];
+  /** Middle of the cell, m. */
+  readonly rM: number;
+  readonly zM: number;
+}
+
+/** A face between two cells. */
+export interface Link {
+  readonly a: number;
+  readonly b: number;
+  readonly areaM2: number;
+  readonly distanceM: number;
+}
+
+export interface Body {
+  readonly cells: readonly Cell[];
+  readonly links: readonly Link[];
+  /** Largest difference of numbers of linked cells: the width of the band. */
+  readonly width: number;
+  readonly volumeM3: number;
+}
+
+/** Slices of a layer over which radius and surface are summed. */
+const SLICES = 24;
+
+/**
+ * Cuts a body into `nr` rings of `nz` layers. Layers are numbered from the base; within a layer, rings from the axis.
+ */
+export function cutBody({ heightM, radiusM }: Profile, nr: number, nz: number): Body {
+  let widest = 0;
+  for (let i = 0; i <= nz * SLICES; i += 1) widest = Math.max(widest, radiusM((heightM * i) / (nz * SLICES)));
+  const dr = widest / nr;
+  const dz = heightM / nz;
+  const index = new Map<number, number>();
+  const cells: Cell[] = [];
+  for (let j = 0; j < nz; j += 1) {
+    for (let i = 0; i < nr; i += 1) {
+      const cell = cutCell(radiusM, i * dr, (i + 1) * dr, j * dz, (j + 1) * dz, j === 0, j === nz - 1);
+      if (cell) index.set(j * nr + i, cells.push(cell) - 1);
+    }
+  }
+  const links: Link[] = [];
+  const link = (from: number, to: number, areaM2: number) => {
+    const a = index.get(from);
+    const b = index.get(to);
+    if (a === undefined || b === undefined || areaM2 <= 0) return;
+    const [one, other] = [cells[a] as Cell, cells[b] as Cell];
+    links.push({ a, b, areaM2, distanceM: Math.hypot(one.rM - other.rM, one.zM - other.zM) });
+  };
+  for (let j = 0; j < nz; j += 1) {
+    for (let i = 0; i < nr; i += 1) {
+      const here = j * nr + i;
+      if (i + 1 < nr)
+        link(here, here + 1, 2 * Math.PI * (i + 1) * dr * insideLength(radiusM, (i + 1) * dr, j * dz, dz));
+      if (j + 1 < nz) {
+        const radius = radiusM((j + 1) * dz);
+        link(here, here + nr, ringArea(i * dr, Math.min((i + 1) * dr, radius)));
+      }
+    }
+  }
+  const width = links.reduce((most, { a, b }) => Math.max(most, b - a), 1);
+  return { cells, links, width, volumeM3: cells.reduce((sum, { volumeM3 }) => sum + volumeM3, 0) };
+}
+
+const ringArea = (inner: number, outer: number) =>
+  outer > inner ? Math.PI * (outer * outer - inner * inner) : 0;
+
+/** How much of a layer's height lies inside the body at a radius. */
+function insideLength(radiusM: Profile['radiusM'], r: number, z0: number, dz: number): number {
+  let inside = 0;
+  for (let s = 0; s < SLICES; s += 1) if (radiusM(z0 + ((s + 0.5) * dz) / SLICES) > r) inside += 1;
+  return (inside * dz) / SLICES;
+}
+
+function cutCell(
+  radiusM: Profile['radiusM'],
+  r0: number,
+  r1: number,
+  z0: number,
+  z1: number,
+  atBase: boolean,
+  atTop: boolean,
+): Cell | null {
+  const h = (z1 - z0) / SLICES;
+  let volume = 0;
+  let momentR = 0;
+  let momentZ = 0;
+  let side = 0;
+  let sideR = 0;
+  let sideZ = 0;
+  for (let s = 0; s < SLICES; s += 1) {
+    const z = z0 + (s + 0.5) * h;
+    const radius = radiusM(z);
+    const outer = Math.min(r1, radius);
+    const slice = ringArea(r0, outer) * h;
+    volume += slice;
+    momentR += slice * ((r0 + outer) / 2);
+    momentZ += slice * z;
+    if (radius > r0 && radius <= r1 * (1 + 1e-12)) {
+      const slope = (radiusM(z + h / 2) - radiusM(z - h / 2)) / h;
+      const area = 2 * Math.PI * radius * Math.hypot(1, slope) * h;
+      side += area;
+      sideR += area * radius;
+      sideZ += area * z;
+    }
+  }
+  if (volume <= 1e-15) return null;
+  const rM = momentR / volume;
+  const zM = momentZ / volume;
+  const patches: Patch[] = [];
+  if (side > 0) {
+    const across = Math.hypot(sideR / side - rM, sideZ / side - zM);
+    patches.push({ face: 'side', areaM2: side, distanceM: across });
+  }
+  const base = atBase ? ringArea(r0, Math.min(r1, radiusM(z0))) : 0;
+  if (base > 0) patches.push({ face: 'bottom', areaM2: base, distanceM: zM - z0 });
+  const top = atTop ? ringArea(r0, Math.min(r1, radiusM(z1))) : 0;
+  if (top > 0) patches.push({ face: 'top', areaM2: top, distanceM: z1 - zM });
+  return { volumeM3: volume, patches, rM, zM };
+}
+
+export const cylinder = (radiusM: number, heightM: number): Profile => ({ heightM, radiusM: () => radiusM });
+
+export const frustum = (baseM: number, topM: number, heightM: number): Profile => ({
+  heightM,
+  radiusM: (z) => baseM + ((topM - baseM) * z) / heightM,
+});
+
+export const sphere = (radiusM: number): Profile => ({
+  heightM: 2 * radiusM,
+  radiusM: (z) => Math.sqrt(Math.max(radiusM * radiusM - (z - radiusM) ** 2, 0)),
+});
+
+/** A half-ellipsoid with its round side down, as a half-sphere mould holds it. */
+export const halfEllipsoid = (radiusM: number, depthM: number): Profile => ({
+  heightM: depthM,
+  radiusM: (z) => radiusM * Math.sqrt(Math.max(1 - ((depthM - z) / depthM) ** 2, 0)),
+});
