@@ -12,36 +12,41 @@ export interface Profile {
 /** Which face of the piece a patch of surface belongs to. */
 export type Face = 'top' | 'side' | 'bottom';
 
-/** Patch of a cell's surface that meets the surroundings. */
-export interface Patch {
+/** The rings of a body and how heat gets from one to another, as lists that run side by side. */
+export interface Body {
+  readonly cells: number;
+  readonly volumeM3: Float64Array;
+  readonly totalM3: number;
+  /** Faces between two cells: their numbers, the lower first, and area over distance, m. */
+  readonly linkFrom: Int32Array;
+  readonly linkTo: Int32Array;
+  readonly linkM: Float64Array;
+  /** Patches of surface: cell, face, area, and distance from the middle of the cell's material. */
+  readonly patchCell: Int32Array;
+  readonly patchFace: readonly Face[];
+  readonly patchM2: Float64Array;
+  readonly patchDistanceM: Float64Array;
+  /** Largest difference of numbers of linked cells: the width of the band. */
+  readonly width: number;
+}
+
+interface Patch {
   readonly face: Face;
   readonly areaM2: number;
-  /** From the middle of the cell's material to the patch, m. */
   readonly distanceM: number;
 }
 
-export interface Cell {
+interface Cell {
   readonly volumeM3: number;
   readonly patches: readonly Patch[];
-  /** Middle of the cell, m. */
   readonly rM: number;
   readonly zM: number;
 }
 
-/** A face between two cells. */
-export interface Link {
+interface Link {
   readonly a: number;
   readonly b: number;
-  readonly areaM2: number;
-  readonly distanceM: number;
-}
-
-export interface Body {
-  readonly cells: readonly Cell[];
-  readonly links: readonly Link[];
-  /** Largest difference of numbers of linked cells: the width of the band. */
-  readonly width: number;
-  readonly volumeM3: number;
+  readonly lengthM: number;
 }
 
 /** Slices of a layer over which radius and surface are summed. */
@@ -69,7 +74,7 @@ export function cutBody({ heightM, radiusM }: Profile, nr: number, nz: number): 
     const b = index.get(to);
     if (a === undefined || b === undefined || areaM2 <= 0) return;
     const [one, other] = [cells[a] as Cell, cells[b] as Cell];
-    links.push({ a, b, areaM2, distanceM: Math.hypot(one.rM - other.rM, one.zM - other.zM) });
+    links.push({ a, b, lengthM: areaM2 / Math.hypot(one.rM - other.rM, one.zM - other.zM) });
   };
   for (let j = 0; j < nz; j += 1) {
     for (let i = 0; i < nr; i += 1) {
@@ -82,8 +87,24 @@ export function cutBody({ heightM, radiusM }: Profile, nr: number, nz: number): 
       }
     }
   }
-  const width = links.reduce((most, { a, b }) => Math.max(most, b - a), 1);
-  return { cells, links, width, volumeM3: cells.reduce((sum, { volumeM3 }) => sum + volumeM3, 0) };
+  return listed(cells, links);
+}
+
+function listed(cells: readonly Cell[], links: readonly Link[]): Body {
+  const patches = cells.flatMap((cell, i) => cell.patches.map((patch) => ({ ...patch, cell: i })));
+  return {
+    cells: cells.length,
+    volumeM3: Float64Array.from(cells, (cell) => cell.volumeM3),
+    totalM3: cells.reduce((sum, cell) => sum + cell.volumeM3, 0),
+    linkFrom: Int32Array.from(links, (item) => item.a),
+    linkTo: Int32Array.from(links, (item) => item.b),
+    linkM: Float64Array.from(links, (item) => item.lengthM),
+    patchCell: Int32Array.from(patches, (patch) => patch.cell),
+    patchFace: patches.map((patch) => patch.face),
+    patchM2: Float64Array.from(patches, (patch) => patch.areaM2),
+    patchDistanceM: Float64Array.from(patches, (patch) => patch.distanceM),
+    width: links.reduce((most, { a, b }) => Math.max(most, b - a), 1),
+  };
 }
 
 const ringArea = (inner: number, outer: number) =>

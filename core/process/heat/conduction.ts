@@ -1,4 +1,4 @@
-import { newBand, solveBand } from './band';
+import { newBand, solveBand, type Band } from './band';
 import type { Body, Face } from './body';
 
 /** What a piece is made of, as far as heat goes. Temperatures in °C. */
@@ -46,7 +46,7 @@ export interface HeatSolution {
 
 /** Rounds of Picard iteration a step may take, and the change at which it ends, K. */
 const MOST_ROUNDS = 12;
-const SETTLED_K = 1e-3;
+const SETTLED_K = 2e-3;
 
 /**
  * Heat conduction in a body of revolution by finite volumes, implicit in time (backward Euler). Heat capacity enters as
@@ -54,100 +54,132 @@ const SETTLED_K = 1e-3;
  * conserved once the step has settled. Unconditionally stable; first order in the step.
  */
 export function solveHeat(problem: HeatProblem): HeatSolution {
-  const { body, material, faces, startC, stepS, until, mostS } = problem;
-  const n = body.cells.length;
-  let old: Float64Array = new Float64Array(n).fill(startC);
-  let now: Float64Array = old.slice();
+  const { body, material, startC, stepS, until, mostS } = problem;
+  const n = body.cells;
+  const work = newWork(problem);
+  const old = new Float64Array(n).fill(startC);
+  const now = old.slice();
   const startJ = heldJ(body, material, old);
   const moments: HeatMoment[] = [{ timeS: 0, coldestC: startC, meanC: startC }];
   let inJ = 0;
   let timeS = 0;
   while (timeS < mostS) {
-    for (let round = 0; round < MOST_ROUNDS; round += 1) {
-      const next = stepOnce(body, material, faces, old, now, stepS);
-      let change = 0;
-      for (let i = 0; i < n; i += 1)
-        change = Math.max(change, Math.abs((next[i] as number) - (now[i] as number)));
-      now = next;
-      if (change < SETTLED_K) break;
+    for (let i = 0; i < n; i += 1) work.oldJ[i] = material.enthalpy(old[i] as number);
+    let change = Infinity;
+    for (let round = 0; round < MOST_ROUNDS && change > SETTLED_K; round += 1) {
+      stepOnce(problem, work, old, now);
+      change = 0;
+      for (let i = 0; i < n; i += 1) {
+        const next = work.right[i] as number;
+        change = Math.max(change, Math.abs(next - (now[i] as number)));
+        now[i] = next;
+      }
     }
-    inJ += stepS * inflowW(body, material, faces, now);
+    inJ += stepS * inflowW(problem, now);
     timeS += stepS;
-    const moment = { timeS, coldestC: now.reduce((a, b) => Math.min(a, b)), meanC: meanOf(body, now) };
-    moments.push(moment);
-    old = now.slice();
-    if (until(moment.coldestC, moment.meanC)) break;
+    let coldestC = Infinity;
+    let sum = 0;
+    for (let i = 0; i < n; i += 1) {
+      const t = now[i] as number;
+      coldestC = Math.min(coldestC, t);
+      sum += (body.volumeM3[i] as number) * t;
+    }
+    const meanC = sum / body.totalM3;
+    moments.push({ timeS, coldestC, meanC });
+    old.set(now);
+    if (until(coldestC, meanC)) break;
   }
   return { moments, cellsC: now, inJ, gainedJ: heldJ(body, material, now) - startJ };
 }
 
-const heldJ = (body: Body, material: Material, t: Float64Array): number =>
-  body.cells.reduce((sum, cell, i) => sum + cell.volumeM3 * material.enthalpy(t[i] as number), 0);
+/** Room for the sums of a step, made once a solution. */
+interface Work {
+  readonly band: Band;
+  readonly right: Float64Array;
+  readonly conductivity: Float64Array;
+  readonly oldJ: Float64Array;
+  /** Air and coefficient of every patch. */
+  readonly patchAirC: Float64Array;
+  readonly patchCoefficient: Float64Array;
+}
 
-const meanOf = (body: Body, t: Float64Array): number =>
-  body.cells.reduce((sum, cell, i) => sum + cell.volumeM3 * (t[i] as number), 0) / body.volumeM3;
+function newWork({ body, faces }: HeatProblem): Work {
+  return {
+    band: newBand(body.cells, body.width),
+    right: new Float64Array(body.cells + body.width),
+    conductivity: new Float64Array(body.cells),
+    oldJ: new Float64Array(body.cells),
+    patchAirC: Float64Array.from(body.patchFace, (face) => faces[face].airC),
+    patchCoefficient: Float64Array.from(body.patchFace, (face) => faces[face].coefficient),
+  };
+}
+
+function heldJ(body: Body, material: Material, t: Float64Array): number {
+  let sum = 0;
+  for (let i = 0; i < body.cells; i += 1)
+    sum += (body.volumeM3[i] as number) * material.enthalpy(t[i] as number);
+  return sum;
+}
 
 /** W/K from the middle of a cell through a patch of its surface to the air. */
 function patchConductance(areaM2: number, distanceM: number, k: number, coefficient: number): number {
   return coefficient <= 0 ? 0 : areaM2 / (distanceM / k + 1 / coefficient);
 }
 
-function inflowW(body: Body, material: Material, faces: HeatProblem['faces'], t: Float64Array): number {
+function inflowW({ body, material, faces }: HeatProblem, t: Float64Array): number {
   let sum = 0;
-  body.cells.forEach((cell, i) => {
-    const k = material.conductivity(t[i] as number);
-    for (const { face, areaM2, distanceM } of cell.patches) {
-      const { airC, coefficient } = faces[face];
-      sum += patchConductance(areaM2, distanceM, k, coefficient) * (airC - (t[i] as number));
-    }
-  });
+  for (let p = 0; p < body.patchFace.length; p += 1) {
+    const tC = t[body.patchCell[p] as number] as number;
+    const { airC, coefficient } = faces[body.patchFace[p] as Face];
+    const k = material.conductivity(tC);
+    sum +=
+      patchConductance(body.patchM2[p] as number, body.patchDistanceM[p] as number, k, coefficient) *
+      (airC - tC);
+  }
   return sum;
 }
 
-/** One linear solve: properties at the last guess, secant heat capacity between the step's start and that guess. */
+/** One linear solve into `work.right`: properties at the last guess, secant heat capacity from the step's start to it. */
 function stepOnce(
-  body: Body,
-  material: Material,
-  faces: HeatProblem['faces'],
+  { body, material, stepS }: HeatProblem,
+  work: Work,
   old: Float64Array,
   guess: Float64Array,
-  stepS: number,
-): Float64Array {
-  const n = body.cells.length;
-  const band = newBand(n, body.width);
+): void {
+  const { band, right, conductivity, oldJ, patchAirC, patchCoefficient } = work;
+  const { cells } = band;
   const stride = body.width + 1;
-  const right = new Float64Array(n);
-  const k = new Float64Array(n);
-  for (let i = 0; i < n; i += 1) {
+  cells.fill(0);
+  right.fill(0);
+  for (let i = 0; i < body.cells; i += 1) {
     const t0 = old[i] as number;
     const t1 = guess[i] as number;
-    const cell = body.cells[i] as Body['cells'][number];
     const secant =
       Math.abs(t1 - t0) > 1e-6
-        ? (material.enthalpy(t1) - material.enthalpy(t0)) / (t1 - t0)
+        ? (material.enthalpy(t1) - (oldJ[i] as number)) / (t1 - t0)
         : material.capacity(t0);
-    const stored = (cell.volumeM3 * secant) / stepS;
-    k[i] = material.conductivity(t1);
-    let diagonal = stored;
-    let sum = stored * t0;
-    for (const { face, areaM2, distanceM } of cell.patches) {
-      const { airC, coefficient } = faces[face];
-      const g = patchConductance(areaM2, distanceM, k[i] as number, coefficient);
-      diagonal += g;
-      sum += g * airC;
-    }
-    band.cells[i * stride + body.width] = diagonal;
-    right[i] = sum;
+    const stored = ((body.volumeM3[i] as number) * secant) / stepS;
+    conductivity[i] = material.conductivity(t1);
+    cells[i * stride] = stored;
+    right[i] = stored * t0;
   }
-  for (const { a, b, areaM2, distanceM } of body.links) {
-    const ka = k[a] as number;
-    const kb = k[b] as number;
-    const g = (areaM2 / distanceM) * ((2 * ka * kb) / (ka + kb));
-    band.cells[a * stride + body.width] = (band.cells[a * stride + body.width] as number) + g;
-    band.cells[b * stride + body.width] = (band.cells[b * stride + body.width] as number) + g;
-    const at = b * stride + body.width - (b - a);
-    band.cells[at] = (band.cells[at] as number) - g;
+  for (let p = 0; p < patchAirC.length; p += 1) {
+    const i = body.patchCell[p] as number;
+    const area = body.patchM2[p] as number;
+    const distance = body.patchDistanceM[p] as number;
+    const g = patchConductance(area, distance, conductivity[i] as number, patchCoefficient[p] as number);
+    cells[i * stride] = (cells[i * stride] as number) + g;
+    right[i] = (right[i] as number) + g * (patchAirC[p] as number);
+  }
+  for (let l = 0; l < body.linkM.length; l += 1) {
+    const a = body.linkFrom[l] as number;
+    const b = body.linkTo[l] as number;
+    const ka = conductivity[a] as number;
+    const kb = conductivity[b] as number;
+    const g = ((body.linkM[l] as number) * 2 * ka * kb) / (ka + kb);
+    cells[a * stride] = (cells[a * stride] as number) + g;
+    cells[b * stride] = (cells[b * stride] as number) + g;
+    cells[a * stride + b - a] = (cells[a * stride + b - a] as number) - g;
   }
   solveBand(band, right);
-  return right;
 }

@@ -43,15 +43,14 @@ function root(f: (x: number) => number, low: number, high: number): number {
 }
 
 function besselJ(order: 0 | 1, x: number): number {
-  // Integral form, by Simpson's rule: exact enough for the first roots.
-  const n = 400;
+  // Integral form; over a whole period the plain sum is as exact as doubles are.
+  const n = 64;
   let sum = 0;
-  for (let i = 0; i <= n; i += 1) {
-    const t = (Math.PI * i) / n;
-    const weight = i === 0 || i === n ? 1 : i % 2 === 1 ? 4 : 2;
-    sum += weight * Math.cos(order * t - x * Math.sin(t));
+  for (let i = 0; i < n; i += 1) {
+    const t = (2 * Math.PI * i) / n;
+    sum += Math.cos(order * t - x * Math.sin(t));
   }
-  return sum / (3 * n);
+  return sum / n;
 }
 
 /** The analytic series for the centre of a slab, a long cylinder and a sphere, Biot number and Fourier number given. */
@@ -67,7 +66,7 @@ const SERIES = {
   cylinder(biot: number, fourier: number): number {
     let sum = 0;
     const f = (x: number) => x * besselJ(1, x) - biot * besselJ(0, x);
-    for (let x = 0.02; x < 30; x += 0.05) {
+    for (let x = 0.02; x < 20; x += 0.05) {
       if (f(x) * f(x + 0.05) > 0) continue;
       const z = root(f, x, x + 0.05);
       const [j0, j1] = [besselJ(0, z), besselJ(1, z)];
@@ -95,7 +94,7 @@ describe('finite volumes against the analytic series', () => {
   const solve = (shape: 'slab' | 'cylinder' | 'sphere', biot: number, fourier: number, n: number) => {
     const coefficient = (biot * K) / radius;
     const timeS = (fourier * radius * radius * RHO_C) / K;
-    const steps = 10 * n;
+    const steps = 8 * n;
     if (shape === 'slab')
       return centreAfter(cylinder(0.02, 2 * radius), coefficient, ['top', 'bottom'], timeS, n, steps);
     if (shape === 'cylinder')
@@ -122,7 +121,7 @@ describe('finite volumes against the analytic series', () => {
 describe('bodies cut into rings', () => {
   it('keep the volume of what they are cut from', () => {
     const near = (profile: Profile, volume: number, n = 12) =>
-      expect(Math.abs(cutBody(profile, n, n).volumeM3 / volume - 1)).toBeLessThan(2e-3);
+      expect(Math.abs(cutBody(profile, n, n).totalM3 / volume - 1)).toBeLessThan(2e-3);
     near(cylinder(0.03, 0.05), Math.PI * 0.03 ** 2 * 0.05);
     near(frustum(0.026, 0.035, 0.036), ((Math.PI * 0.036) / 3) * (0.026 ** 2 + 0.026 * 0.035 + 0.035 ** 2));
     near(sphere(0.02), (4 / 3) * Math.PI * 0.02 ** 3);
@@ -130,10 +129,7 @@ describe('bodies cut into rings', () => {
   });
 
   it('keep the surface of a sphere', () => {
-    const area = cutBody(sphere(0.02), 16, 16).cells.reduce(
-      (sum, cell) => sum + cell.patches.reduce((s, patch) => s + patch.areaM2, 0),
-      0,
-    );
+    const area = cutBody(sphere(0.02), 16, 16).patchM2.reduce((sum, patch) => sum + patch, 0);
     expect(Math.abs(area / (4 * Math.PI * 0.02 ** 2) - 1)).toBeLessThan(0.02);
   });
 });
@@ -203,10 +199,11 @@ describe('the solver', () => {
           const band = newBand(rows, width);
           full.forEach((row, i) =>
             row.forEach((value, j) => {
-              if (j <= i && i - j <= width) band.cells[i * (width + 1) + width - (i - j)] = value;
+              if (j <= i && i - j <= width) band.cells[j * (width + 1) + i - j] = value;
             }),
           );
-          const b = Float64Array.from({ length: rows }, random);
+          const b = new Float64Array(rows + width);
+          for (let i = 0; i < rows; i += 1) b[i] = random();
           const x = b.slice();
           solveBand(band, x);
           return full.every(
