@@ -3,10 +3,11 @@ import { readFileSync } from 'node:fs';
 import { readRunFile } from '../core/exchange/read';
 import { readFormula } from '../core/formula';
 import { planRun } from '../core/plan';
-import { bakeTimeS } from '../core/process/bakeTime';
+import { bakeModel, roundAs, type BakeModelInput } from '../core/process/bakeModel';
+import { bakeSurrogateS } from '../core/process/bakeSurrogate';
 
 function medianMs(times: number, work: () => void): number {
-  for (let i = 0; i < 20; i += 1) work();
+  for (let i = 0; i < Math.min(20, times); i += 1) work();
   const samples = Array.from({ length: times }, () => {
     const start = performance.now();
     work();
@@ -14,6 +15,18 @@ function medianMs(times: number, work: () => void): number {
   }).sort((a, b) => a - b);
   return samples[Math.floor(times / 2)] ?? NaN;
 }
+
+const PIECE: BakeModelInput = {
+  pan: { baseRadiusM: 0.026, topRadiusM: 0.035, depthM: 0.036 },
+  massG: 48,
+  batterDensity: 0.9,
+  cakeDensity: 0.43,
+  lossShare: 0.1,
+  airC: 175,
+  batterC: 21,
+  doneC: 97,
+};
+const SHEET: BakeModelInput = { ...PIECE, pan: roundAs(0.23, 0.33, 0.05), massG: 1150, lossShare: 0.09 };
 
 const read = readRunFile(JSON.parse(readFileSync('demo/cupcakes.run.json', 'utf8')));
 if (!read.ok) throw new Error(read.faults[0]?.fault);
@@ -33,8 +46,10 @@ const results = {
     turn += 1;
     readFormula({ text: text.replace(/^/gm, `${turn % 90}`), measures: 'us', takenFor: {} });
   }),
-  'a thousand baking times': medianMs(200, () => {
-    for (let i = 0; i < 1000; i += 1) bakeTimeS({ massG: 20 + i / 10, airC: 175, batterC: 21, doneC: 97 });
+  'oven model, one standard piece': medianMs(15, () => void bakeModel(PIECE)),
+  'oven model, a 23 × 33 cm sheet': medianMs(15, () => void bakeModel(SHEET)),
+  'quick form of it, a hundred times': medianMs(200, () => {
+    for (let i = 0; i < 100; i += 1) bakeSurrogateS({ ...PIECE, massG: 40 + i / 10 });
   }),
 };
 

@@ -1,19 +1,81 @@
 import type { Ledger } from '../figure';
+import { wellVolumeMl } from '../piece';
 import { ROOM } from '../process/batter.table';
-import { bakeTimeS } from '../process/bakeTime';
+import { BAKE_MODEL_RESIDUALS } from '../process/bakeModel.table';
+import { bakeSurrogateS } from '../process/bakeSurrogate';
+import { SURROGATE } from '../process/bakeSurrogate.table';
 import { coolTimeS, scaleConstantS } from '../process/cool';
 import {
   BAKE_MODEL,
   COOLING,
   FAN_C,
+  FAN_FACTOR,
   FIRST_LOOK_SHARE,
   OVEN_OFFSET,
   SECOND_RACK_FACTOR,
   TIN_FACTOR,
   TURNAROUND,
 } from '../process/oven.table';
+import { TYPICAL_TIMES } from '../process/typicalTimes.table';
 import { tinsAtOnce, type LineContext } from './context';
 import { start } from './fillFigures';
+
+const WORST_PIECE = Math.max(
+  ...BAKE_MODEL_RESIDUALS.filter((_, i) => TYPICAL_TIMES[i]?.kind === 'piece').map(({ off }) =>
+    Math.abs(off),
+  ),
+);
+const percent = (share: number) => `${Math.max(1, Math.round(share * 100))} %`;
+
+const BAKE_INPUTS = [
+  'portion.mass',
+  'well.top',
+  'well.base',
+  'well.depth',
+  'well.volume',
+  'batter.density',
+  'cake.density',
+  'bake.lossShare',
+  'oven.setting',
+  'oven.offset',
+  'oven.fan',
+  'batter.temperature',
+  'cake.done',
+  'tin.factor',
+  'bake.factor',
+] as const;
+
+/** The quick form of the baking model, s, of the figures in `BAKE_INPUTS`, in their order. */
+function bakeTimeOf(...v: number[]): number {
+  const [
+    massG = 1,
+    topMm = 1,
+    baseMm = 1,
+    depthMm = 1,
+    volumeMl = 1,
+    batterDensity = 1,
+    cakeDensity = 1,
+    lossShare = 0,
+  ] = v;
+  const [setC = 0, offsetC = 0, coefficientFactor = 1, batterC = 0, doneC = 0, tinFactor = 1, factor = 1] =
+    v.slice(8);
+  // A water test says how deep the well really is.
+  const depth = (depthMm * volumeMl) / wellVolumeMl(topMm, baseMm, depthMm);
+  const pan = { baseRadiusM: baseMm / 2000, topRadiusM: topMm / 2000, depthM: depth / 1000 };
+  const airC = setC + offsetC;
+  const input = {
+    pan,
+    massG,
+    batterDensity,
+    cakeDensity,
+    lossShare,
+    airC,
+    batterC,
+    doneC,
+    coefficientFactor,
+  };
+  return bakeSurrogateS(input) * tinFactor * factor;
+}
 
 /** The temperature to set, °C: the formula's or the run's still-oven figure, 20 lower with the fan on. */
 export function ovenSettingC({
@@ -52,12 +114,14 @@ export function addBake(ledger: Ledger, context: LineContext): void {
   });
   ledger.input({
     id: 'oven.fan',
-    label: 'The fan counts as',
-    unit: 'K',
-    value: oven.fan ? FAN_C : 0,
-    spread: oven.fan ? 3 : 0,
-    basis: 'typical',
-    sentence: oven.fan ? 'Moving air brings heat to the tin faster.' : 'No fan.',
+    label: 'Heat through the air',
+    unit: 'times',
+    value: oven.fan ? FAN_FACTOR.value : 1,
+    spread: oven.fan ? FAN_FACTOR.spread : 0,
+    basis: oven.fan ? FAN_FACTOR.basis : 'physics',
+    sentence: oven.fan
+      ? 'A fan brings heat to the tin so many times faster than still air.'
+      : 'Still air is the reference.',
   });
   start(ledger, 'batter.temperature', 'Batter as it goes in', '°C', ROOM, 'The warmth of a usual kitchen.', {
     min: 0,
@@ -91,26 +155,14 @@ export function addBake(ledger: Ledger, context: LineContext): void {
     'Typical times differ by some 8 % from kitchen to kitchen. Time a load and divide by what was expected.',
     { min: 0.5, max: 2 },
   );
-  const from = [
-    'portion.mass',
-    'oven.setting',
-    'oven.offset',
-    'oven.fan',
-    'batter.temperature',
-    'cake.done',
-    'tin.factor',
-    'bake.factor',
-  ];
   ledger.derive({
     id: 'bake.time',
     label: 'Baking time',
     unit: 's',
-    from,
-    f: (massG = 1, set = 0, off = 0, fan = 0, batterC = 0, doneC = 0, tinFactor = 1, factor = 1) =>
-      bakeTimeS({ massG, airC: set + off + fan, batterC, doneC }) * tinFactor * factor,
-    sentence:
-      'A form fitted to typical times of single pieces, within 5 % of each: it grows with the mass in the well and falls as the oven gets hotter.',
-    sum: 'fitted time of {portion.mass} from {batter.temperature} to {cake.done} at {oven.setting} + {oven.offset} + {oven.fan}, × {tin.factor} × {bake.factor}',
+    from: BAKE_INPUTS,
+    f: bakeTimeOf,
+    sentence: `Until the coldest place is done: heat conducted into a piece of this shape, and the steam it gives off. The model comes within ${percent(WORST_PIECE)} of typical times of single pieces; the quick form of it used here within ${percent(SURROGATE.rms)} of the model, ${percent(SURROGATE.worst)} at worst.`,
+    sum: 'time for {portion.mass} in a well of {well.top} by {well.depth} to go from {batter.temperature} to {cake.done} at {oven.setting} + {oven.offset}, × {tin.factor} × {bake.factor}',
   });
   const { value, low } = ledger.figure('bake.time');
   const share = Math.min(FIRST_LOOK_SHARE, low / value);

@@ -3,8 +3,11 @@ import type { Start } from './batter.table';
 /** How the tin changes baking time, as a factor. Basis: typical. */
 export const TIN_FACTOR = { 'light metal': 1, 'dark metal': 0.95, silicone: 1.1 } as const;
 
-/** A fan moves as much heat as a still oven this much hotter, °C. Basis: typical; the usual kitchen rule. */
+/** With the fan on, people set the dial this much lower, °C. Basis: typical; the usual kitchen rule. */
 export const FAN_C = 20;
+
+/** A fan's surface coefficient against still air, as a factor. Basis: typical. */
+export const FAN_FACTOR: Start = { value: 1.4, spread: 0.12, basis: 'typical' };
 
 /** What an oven's air may be off its setting, °C: where nobody has measured it, and where somebody has. */
 export const OVEN_OFFSET: Readonly<Record<'unmeasured' | 'measured', Start>> = {
@@ -12,7 +15,7 @@ export const OVEN_OFFSET: Readonly<Record<'unmeasured' | 'measured', Start>> = {
   measured: { value: 0, spread: 3, basis: 'measured here' },
 };
 
-/** What the fitted form and one kitchen's batters leave open, as a factor. Basis: residuals of the fit and typical. */
+/** What the model and one kitchen's batters leave open, as a factor. Basis: residuals of the fit, and typical. */
 export const BAKE_MODEL: Start = { value: 1, spread: 0.08, basis: 'typical' };
 
 /** A second rack in the oven slows a load. Factor. Basis: typical. */

@@ -1,0 +1,173 @@
+import { cutBody, cylinder, frustum, type Body, type Profile } from './heat/body';
+import { solveHeat, type HeatMoment, type Material } from './heat/conduction';
+import { BAKE_MODEL_FIT, BAKE_PHYSICS } from './bakeModel.table';
+
+/** The hollow that the batter lies in, m: a frustum (a cylinder where both radii are the same). */
+export interface PanShape {
+  readonly baseRadiusM: number;
+  readonly topRadiusM: number;
+  /** Height to which the walls go, m; past it the piece is taken to stand on with the same slope. */
+  readonly depthM: number;
+}
+
+/** A rectangular tin as the round one that conducts alike: same area, so that depth and faces are the tin's own. */
+export function roundAs(lengthM: number, widthM: number, depthM: number): PanShape {
+  const radius = Math.sqrt((lengthM * widthM) / Math.PI);
+  return { baseRadiusM: radius, topRadiusM: radius, depthM };
+}
+
+/** A loaf tin as the round one with the same shortest way to its middle: radius of area over half the girth. */
+export function loafAs(lengthM: number, widthM: number, depthM: number): PanShape {
+  const radius = (lengthM * widthM) / (lengthM + widthM);
+  return { baseRadiusM: radius, topRadiusM: radius, depthM };
+}
+
+export interface BakeModelInput {
+  readonly pan: PanShape;
+  readonly massG: number;
+  /** g/ml of the batter and of the baked cake. */
+  readonly batterDensity: number;
+  readonly cakeDensity: number;
+  /** Share of the batter's mass that leaves as steam. */
+  readonly lossShare: number;
+  readonly airC: number;
+  readonly batterC: number;
+  readonly doneC: number;
+  /** Factor on the surface coefficient; 1.4 with a fan. */
+  readonly coefficientFactor?: number;
+  /** Thermal resistance of tin and liner at base and sides, m²K/W. */
+  readonly wallResistance?: number;
+}
+
+/** Free parameters of the model, fitted to typical times. */
+export interface BakeModelFit {
+  /** Convection and radiation together, W/m²K. */
+  readonly coefficient: number;
+  /** Conductivity of cool batter part-way up its rise, W/mK. */
+  readonly conductivity: number;
+  /** Share of the mass that has to steam away before a place gets hotter than boiling. */
+  readonly steamShare: number;
+  /** By how many times vapour adds to the conductivity once it is hot. */
+  readonly vapourGain: number;
+}
+
+export interface BakeModelResult {
+  readonly timeS: number;
+  /** Temperature of the coldest place over time, for drawing. */
+  readonly curve: readonly HeatMoment[];
+  /** Heat taken in over heat gained, less one: how well energy is conserved. */
+  readonly energyError: number;
+}
+
+/**
+ * Time that a lump of batter without inner resistance would take, in units of mass over surface and coefficient, K·J/kgK
+ * over K: the integral of its heat capacity, steam and all, over the distance to the air's temperature.
+ */
+export function lumpedWarming(
+  batterC: number,
+  doneC: number,
+  airC: number,
+  fit: BakeModelFit = BAKE_MODEL_FIT,
+): number {
+  const { heatCapacity, latent, steamFromC, steamToC } = BAKE_PHYSICS;
+  const slices = 24;
+  const width = (doneC - batterC) / slices;
+  let sum = 0;
+  for (let i = 0; i < slices; i += 1) {
+    const t = batterC + (i + 0.5) * width;
+    sum +=
+      ((heatCapacity + latent * fit.steamShare * ramp(t, steamFromC, steamToC).slope) / (airC - t)) * width;
+  }
+  return sum;
+}
+
+/** Rises from 0 to 1 between two temperatures, smoothly at both ends, and its slope, 1/K. */
+function ramp(t: number, from: number, to: number): { value: number; slope: number } {
+  if (t <= from) return { value: 0, slope: 0 };
+  if (t >= to) return { value: 1, slope: 0 };
+  const x = (t - from) / (to - from);
+  return { value: x * x * (3 - 2 * x), slope: (6 * x * (1 - x)) / (to - from) };
+}
+
+/**
+ * Batter on its way to cake. Heat capacity c with the latent heat of steam spread over the range in which water boils
+ * off; conductivity that grows from 60 °C on, as vapour carries heat through the pores. Density is that of the piece
+ * part-way up its rise, so that mass is the batter's own.
+ */
+function materialOf(densityKgM3: number, fit: BakeModelFit): Material {
+  const { heatCapacity, latent, steamFromC, steamToC, vapourFromC, vapourToC } = BAKE_PHYSICS;
+  const steam = densityKgM3 * latent * fit.steamShare;
+  const dry = densityKgM3 * heatCapacity;
+  return {
+    enthalpy: (t) => dry * t + steam * ramp(t, steamFromC, steamToC).value,
+    capacity: (t) => dry + steam * ramp(t, steamFromC, steamToC).slope,
+    conductivity: (t) => fit.conductivity * (1 + fit.vapourGain * ramp(t, vapourFromC, vapourToC).value),
+  };
+}
+
+/** The body that the piece fills part-way up its rise, from its base. */
+function bodyOf(input: BakeModelInput, cells: number): Body {
+  const { pan, massG, batterDensity, cakeDensity, lossShare } = input;
+  const batterMl = massG / batterDensity;
+  const cakeMl = (massG * (1 - lossShare)) / cakeDensity;
+  const volumeM3 = (batterMl + BAKE_PHYSICS.riseStage * (cakeMl - batterMl)) * 1e-6;
+  const flare = (pan.topRadiusM - pan.baseRadiusM) / pan.depthM;
+  const heightM = heightOf(volumeM3, pan.baseRadiusM, flare);
+  const topRadiusM = pan.baseRadiusM + flare * heightM;
+  const profile: Profile =
+    Math.abs(flare) < 1e-9
+      ? cylinder(pan.baseRadiusM, heightM)
+      : frustum(pan.baseRadiusM, topRadiusM, heightM);
+  // Wide, flat pieces need few rings and as many layers as small ones; rings set the band's width.
+  const nr = Math.min(Math.max(Math.round((cells * topRadiusM) / heightM), cells), 2 * cells);
+  return cutBody(profile, nr, cells);
+}
+
+/** Height of a frustum of some volume on a base, m. Volume π·((r + s·h)³ − r³) / 3s. */
+function heightOf(volumeM3: number, baseRadiusM: number, flare: number): number {
+  if (Math.abs(flare) < 1e-9) return volumeM3 / (Math.PI * baseRadiusM ** 2);
+  return (Math.cbrt((3 * flare * volumeM3) / Math.PI + baseRadiusM ** 3) - baseRadiusM) / flare;
+}
+
+/**
+ * Oven time of a piece from the conduction of heat: the coldest place has to reach its doneness temperature.
+ * Axisymmetric finite volumes, convection and radiation on every face, latent heat of steam, vapour transport as added
+ * conductivity. Free parameters from `bakeModel.table.ts`, fitted to typical times. Basis: physics with a typical fit.
+ * @param cells layers of the grid; 9 is enough for single pieces
+ */
+export function bakeModel(
+  input: BakeModelInput,
+  fit: BakeModelFit = BAKE_MODEL_FIT,
+  cells = 9,
+): BakeModelResult {
+  if (input.massG <= 0) throw new Error('invariant: a piece has mass');
+  if (input.airC < input.doneC + 10) throw new Error('invariant: an oven is hotter than what it bakes');
+  const body = bodyOf(input, cells);
+  const density = (input.massG * 1e-3) / body.totalM3;
+  const open = fit.coefficient * (input.coefficientFactor ?? 1);
+  const walled = 1 / (1 / open + (input.wallResistance ?? BAKE_PHYSICS.wallResistance));
+  // A step of a hundredth of what such a piece usually takes.
+  const stepS = Math.max(4, 14 * Math.sqrt(input.massG / 48));
+  const { moments, inJ, gainedJ } = solveHeat({
+    body,
+    material: materialOf(density, fit),
+    faces: {
+      top: { airC: input.airC, coefficient: open },
+      side: { airC: input.airC, coefficient: walled },
+      bottom: { airC: input.airC, coefficient: walled },
+    },
+    startC: input.batterC,
+    stepS,
+    until: (coldestC) => coldestC >= input.doneC,
+    mostS: 4 * 3600,
+  });
+  const last = moments.at(-1);
+  const before = moments.at(-2);
+  if (!last || !before) throw new Error('invariant: a bake has a first step');
+  const share = (input.doneC - before.coldestC) / Math.max(last.coldestC - before.coldestC, 1e-9);
+  return {
+    timeS: before.timeS + Math.min(Math.max(share, 0), 1) * (last.timeS - before.timeS),
+    curve: moments,
+    energyError: inJ / gainedJ - 1,
+  };
+}
