@@ -1,0 +1,51 @@
+import type { Start } from './batter.table';
+
+const typical = (value: number, spread: number): Start => ({ value, spread, basis: 'typical' });
+
+/** Schools of binding: grams of buttercream to a gram of crumb of a moist cake. Basis: typical. */
+export const BIND_SCHOOLS = {
+  lean: {
+    name: 'lean',
+    meaning: 'Just holds when squeezed: tastes of cake, cracks if handled roughly.',
+    share: 0.09,
+  },
+  classic: {
+    name: 'classic',
+    meaning: 'Holds its shape and cuts clean: what most coat and dip.',
+    share: 0.18,
+  },
+  fudge: {
+    name: 'fudge',
+    meaning: 'Paste-like and dense: sweet, forgiving, heavier on its stick.',
+    share: 0.35,
+  },
+} as const;
+export type BindSchool = keyof typeof BIND_SCHOOLS;
+
+/** How thirsty a crumb is against a classic moist cake. Basis: typical. */
+export const CRUMB_FACTOR = { 'very moist': 0.6, moist: 0.8, average: 1, dry: 1.35, biscuit: 1.7 } as const;
+export type CrumbKind = keyof typeof CRUMB_FACTOR;
+
+/** How much of a binder does the work of a gram of buttercream. Basis: typical. */
+export const BINDER_FACTOR = {
+  buttercream: 1,
+  'soft-cheese frosting': 0.85,
+  ganache: 1,
+  spread: 1.15,
+  'marshmallow creme': 0.8,
+  jam: 0.7,
+  'condensed milk': 0.75,
+  'butter and sugar': 0.8,
+} as const;
+export type BinderKind = keyof typeof BINDER_FACTOR;
+
+/** What one kitchen's crumb leaves open, as a factor. */
+export const BIND_MODEL: Start = typical(1, 0.3);
+/** First addition, as a share of the need. */
+export const FIRST_ADDITION = 0.6;
+/** Steps after it: a tablespoon, and a teaspoon once nine tenths of the need are in, g. */
+export const BIND_STEP_G = { spoon: 15, teaspoon: 5, fineFrom: 0.9 } as const;
+/** g/ml of bound dough, baked crumb and no-bake. */
+export const DOUGH_DENSITY = { baked: typical(1.12, 0.04), 'no-bake': typical(1.2, 0.04) } as const;
+/** g/ml of loose crumb in a bowl. */
+export const CRUMB_BULK = typical(0.3, 0.05);

@@ -1,0 +1,113 @@
+import { MELTING, MICROWAVE } from './microwave.table';
+
+export interface MicrowaveInput {
+  /** Batter in each mug or bowl, g. */
+  readonly massG: number;
+  /** How many turn at once. */
+  readonly count: number;
+  /** Rated output, W; or what the water test found, with `absorbedW`. */
+  readonly ratedW: number;
+  /** Watts that 500 g of water took up in the water test; null where nobody has run it. */
+  readonly absorbedW: number | null;
+  /** Power setting as a share of full, 0.1 to 1: the magnetron cycles, and energy goes with the share. */
+  readonly setting: number;
+  readonly startC: number;
+}
+
+export interface TimeRange {
+  readonly timeS: number;
+  readonly lowS: number;
+  readonly highS: number;
+  readonly firstLookS: number;
+}
+
+/**
+ * Share of the rated power that a load takes up: small loads couple worse. 0.78·(1 − exp(−m / 110 g)), m the whole load.
+ * Valid for 20 g to 2 kg. Basis: typical.
+ */
+export function couplingShare(loadG: number): number {
+  return MICROWAVE.bestShare * (1 - Math.exp(-loadG / MICROWAVE.couplingG));
+}
+
+/**
+ * Watts that 500 g of water took up: 4.186 · 500 · ΔT / t. The water test: 500 g for 60 s at full power.
+ * @param riseK how much warmer the water got, K
+ */
+export function waterTestW(riseK: number, seconds = 60, waterG = 500): number {
+  return (MICROWAVE.water * waterG * riseK) / seconds;
+}
+
+/** The rating that a water test amounts to, W: what was taken up over the share that 500 g should take. */
+export function ratingFromTestW(absorbedW: number): number {
+  return absorbedW / couplingShare(500);
+}
+
+function ratingW({ ratedW, absorbedW }: MicrowaveInput): number {
+  return absorbedW === null ? ratedW : ratingFromTestW(absorbedW);
+}
+
+/**
+ * Time for mugs or bowls of batter, s: heat to 96 °C and steam driven off, over the power that the whole load takes up.
+ * Two mugs take longer than one, and less than twice as long. Range ±20 %; look at three quarters of it.
+ */
+export function microwaveTime(input: MicrowaveInput): TimeRange {
+  const { massG, count, setting, startC } = input;
+  if (massG <= 0 || count < 1 || setting <= 0)
+    throw new Error('invariant: something turns, and the oven is on');
+  const loadG = massG * count;
+  const warmJ = loadG * MICROWAVE.heatCapacity * Math.max(MICROWAVE.doneC - startC, 0);
+  const steamJ = loadG * MICROWAVE.evaporated.value * MICROWAVE.latent;
+  return ranged((warmJ + steamJ) / (ratingW(input) * setting * couplingShare(loadG)));
+}
+
+/** Time to warm milk, water or butter to a temperature, s: the same sum without steam. */
+export function warmingTime(
+  input: MicrowaveInput,
+  toC: number,
+  heatCapacity: number = MICROWAVE.water,
+): TimeRange {
+  const loadG = input.massG * input.count;
+  const joules = loadG * heatCapacity * Math.max(toC - input.startC, 0);
+  return ranged(joules / (ratingW(input) * input.setting * couplingShare(loadG)));
+}
+
+function ranged(timeS: number): TimeRange {
+  const { timeSpread, firstLookShare } = MICROWAVE;
+  const lowS = timeS * (1 - timeSpread);
+  return { timeS, lowS, highS: timeS * (1 + timeSpread), firstLookS: Math.min(timeS * firstLookShare, lowS) };
+}
+
+export type ChocolateKind = keyof typeof MELTING.heatJ;
+
+export interface Bursts {
+  /** Setting to use, as a share of full power, so that no more than 700 W go in. */
+  readonly setting: number;
+  readonly burstS: number;
+  readonly count: number;
+  readonly lowCount: number;
+  readonly highCount: number;
+  /** Never warmer than this, °C. */
+  readonly ceilingC: readonly [number, number];
+}
+
+/** Melting in bursts: how many, how long, at which setting; stirred between, and stopped with a quarter still solid. */
+export function meltingBursts(massG: number, kind: ChocolateKind, ratedW: number): Bursts {
+  if (massG <= 0 || ratedW <= 0)
+    throw new Error('invariant: there is something to melt, and an oven to melt it in');
+  const setting = Math.min(0.5, MELTING.mostW / ratedW);
+  const joules = massG * MELTING.heatJ[kind] * (1 - MELTING.solidLeft);
+  const power = ratedW * setting * MELTING.coupling * (1 - Math.exp(-massG / MICROWAVE.couplingG));
+  const total = joules / power;
+  const count = Math.max(2, Math.ceil(total / MELTING.mostBurstS));
+  // A little chocolate scorches in half a minute: the bursts are evened out rather than the last one cut short.
+  const burstS = Math.min(MELTING.mostBurstS, Math.max(5, Math.round(total / count / 5) * 5));
+  const [least, most] = MELTING.ceilingC[kind];
+  return {
+    setting,
+    burstS,
+    count,
+    lowCount: Math.max(1, Math.floor(count * (1 - MICROWAVE.timeSpread))),
+    highCount: Math.ceil(count * (1 + MICROWAVE.timeSpread)),
+    ceilingC: [least as number, most as number],
+  };
+}
