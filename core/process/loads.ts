@@ -1,5 +1,5 @@
 /**
- * Splits pieces over oven loads so that all loads bake alike: as few loads as the wells allow, none more than one
+ * Splits pieces over oven loads, or over rounds of a mould, so that all are alike: as few loads as the wells allow, none more than one
  * piece larger than another. Returns the pieces of each load, larger loads first; empty for no pieces.
  */
 export function evenLoads(pieces: number, wellsPerLoad: number): number[] {

@@ -1,0 +1,35 @@
+/** Coats. Densities in g/ml, thicknesses in mm. Basis: typical, as noted. */
+export const COAT = {
+  /** Melted chocolate or compound. */
+  density: { value: 1.28, spread: 0.03 },
+  /** Thickness of a dipped coat: thinned and warm, usual, thick or on a frozen piece. */
+  dipMm: { thin: 0.9, usual: 1.2, thick: 1.8 },
+  /** Half the 10–90 width of a thickness, as a share. */
+  thicknessSpread: 0.2,
+  /** On the stick where it goes in. */
+  anchorG: 0.4,
+  /** Drips, and the film on the vessel. */
+  dripShare: 0.1,
+  /** The vessel must stay this much deeper than the piece, mm. */
+  dipClearanceMm: 10,
+  /** Of a stranded pool, what tilting and spooning save. */
+  savedShare: 0.5,
+  shellMm: 1.8,
+  /** First and second coat of a moulded shell. */
+  shellCoats: [0.65, 0.35],
+  backMm: 1.8,
+  /** A shell thinner than this cracks at unmoulding, a thicker one than that is unpleasant. */
+  shellTooThinMm: 1.2,
+  shellTooThickMm: 2.5,
+  /** Filling pressed into a shell packs to this factor of its loose volume. */
+  pressFactor: 1.05,
+} as const;
+
+/** g for each cm² rolled or covered. Basis: typical. */
+export const COVER_G_CM2 = {
+  'fine coconut': 0.05,
+  sprinkles: 0.15,
+  'chopped nuts': 0.12,
+  crumbs: 0.08,
+  'thin glaze': 0.12,
+} as const;
