@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from './tools/chromium';
 
 const PORT = 8291;
 
@@ -16,18 +17,7 @@ export default defineConfig({
     trace: 'off',
     timezoneId: 'Europe/London',
     locale: 'en-GB',
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: CHROMIUM,
   },
   projects: [
     // Journeys run at both sizes; *.phone.spec.ts and *.desk.spec.ts at one.

@@ -1,21 +1,15 @@
-import type { CupcakeLine, RunDoc } from '../core/exchange/documents';
+import { newCupcakeLine, type CupcakeLine, type RunDoc } from '../core/exchange/documents';
 import { localOf, minutesOf } from '../core/schedule/localTime';
 
-const line = (over: Partial<CupcakeLine>): CupcakeLine => ({
-  id: 'line-1',
-  family: 'cupcake',
-  formulaId: 'formula-honey-thyme',
-  count: 36,
-  tinId: 'tin-standard',
-  ovenId: 'oven-main',
-  ovenC: null,
-  fill: { by: 'finish', finish: 'gentle' },
-  eggs: 'follow',
-  maxLoads: null,
-  stated: {},
-  ticks: [],
-  ...over,
-});
+const line = (over: Partial<CupcakeLine>): CupcakeLine =>
+  newCupcakeLine({
+    id: 'line-1',
+    formulaId: 'formula-honey-thyme',
+    count: 36,
+    tinId: 'tin-standard',
+    ovenId: 'oven-main',
+    ...over,
+  });
 
 /** The next Saturday after a local time, at four in the afternoon. */
 export function nextSaturdayAtFour(now: string): string {

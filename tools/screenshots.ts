@@ -4,6 +4,7 @@ import { mkdirSync, readdirSync, rmSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import { createApp } from '../server/app';
+import { CHROMIUM } from './chromium';
 
 const FOLDER = 'docs/screenshots';
 const PHONE = { width: 390, height: 844 };
@@ -115,16 +116,7 @@ async function main(): Promise<void> {
   const server = createApp(resolve('dist')).listen(0, '127.0.0.1');
   await new Promise((done) => server.once('listening', done));
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-    ],
-  });
+  const browser = await chromium.launch(CHROMIUM);
   for (const shot of SHOTS) await take(browser, base, shot);
   await browser.close();
   server.close();

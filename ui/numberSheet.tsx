@@ -4,10 +4,11 @@ import { TextInput } from 'react-native-paper';
 import { formatNumber, readNumberField } from '../core/quantity';
 import { useNumberStyle } from '../state/store';
 import { Chip, Chips, MainAction } from './actions';
+import { FieldFault } from './fieldFault';
 import { Icon } from './icons';
 import { Sheet } from './sheet';
 import { Tap } from './tap';
-import { Body, Small, Strong } from './text';
+import { Body, Small } from './text';
 import { FONT, space, useTokens } from './theme';
 
 export interface NumberAsk {
@@ -65,7 +66,6 @@ function NumberForm({
   other,
 }: Omit<NumberSheetProps, 'onClose' | 'ask'> & { readonly ask: NumberAsk }) {
   const { decimal } = useNumberStyle();
-  const { carnelian } = useTokens();
   const show = (n: number) => {
     const decimals = Number.isInteger(n) ? 0 : (ask.decimals ?? 1);
     return formatNumber(n, decimals, decimal).replace(/\u202f/g, '');
@@ -101,11 +101,7 @@ function NumberForm({
         style={{ fontSize: 32, height: 64, textAlign: 'center' }}
         contentStyle={{ fontFamily: FONT.sansStrong }}
       />
-      {fault ? (
-        <View role="alert">
-          <Strong style={{ color: carnelian }}>{fault}</Strong>
-        </View>
-      ) : null}
+      <FieldFault words={fault} />
       {ask.quick ? (
         <Chips label="Often used">
           {ask.quick.map((n) => (

@@ -1,10 +1,9 @@
 import { useState } from 'react';
-import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { MainAction } from './actions';
+import { FieldFault } from './fieldFault';
 import { Sheet } from './sheet';
-import { Small, Strong } from './text';
-import { useTokens } from './theme';
+import { Small } from './text';
 
 export interface TextAsk {
   readonly title: string;
@@ -33,7 +32,6 @@ export function TextSheet({
 }
 
 function TextForm({ ask, onSave }: { readonly ask: TextAsk; readonly onSave: (text: string) => void }) {
-  const { carnelian } = useTokens();
   const [text, setText] = useState(ask.value);
   const [fault, setFault] = useState<string | null>(null);
   const save = () => {
@@ -57,11 +55,7 @@ function TextForm({ ask, onSave }: { readonly ask: TextAsk; readonly onSave: (te
         autoFocus
         error={fault !== null}
       />
-      {fault ? (
-        <View role="alert">
-          <Strong style={{ color: carnelian }}>{fault}</Strong>
-        </View>
-      ) : null}
+      <FieldFault words={fault} />
       <MainAction title="Save" onPress={save} />
     </>
   );

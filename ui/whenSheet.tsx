@@ -4,9 +4,10 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { dateOf, dayText } from '../state/time';
 import { Chip, Chips, MainAction } from './actions';
+import { FieldFault } from './fieldFault';
 import { Sheet } from './sheet';
-import { Small, Strong } from './text';
-import { space, useTokens } from './theme';
+import { Small } from './text';
+import { space } from './theme';
 
 const HOURS = Array.from({ length: 24 }, (_, hour) => hour);
 const MINUTES = ['00', '15', '30', '45'];
@@ -43,7 +44,6 @@ function WhenForm({
   readonly now: number;
   readonly onSave: (local: string) => void;
 }) {
-  const { carnelian } = useTokens();
   const first = dateOf(value);
   const [day, setDay] = useState(format(first, 'yyyy-MM-dd'));
   const [hour, setHour] = useState(first.getHours());
@@ -98,11 +98,7 @@ function WhenForm({
           />
         ))}
       </Chips>
-      {fault ? (
-        <View role="alert">
-          <Strong style={{ color: carnelian }}>{fault}</Strong>
-        </View>
-      ) : null}
+      <FieldFault words={fault} />
       <View style={{ marginTop: space(1) }}>
         <MainAction title="Save" onPress={save} />
       </View>

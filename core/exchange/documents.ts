@@ -139,6 +139,22 @@ export const cupcakeLineSchema = z.looseObject({
 });
 export type CupcakeLine = z.infer<typeof cupcakeLineSchema>;
 
+/** A line as it starts: gently domed, eggs kept whole, as many loads as it takes, nothing measured yet. */
+export function newCupcakeLine(
+  stated: Pick<CupcakeLine, 'id' | 'formulaId' | 'count' | 'tinId' | 'ovenId'> & Partial<CupcakeLine>,
+): CupcakeLine {
+  return {
+    family: 'cupcake',
+    ovenC: null,
+    fill: { by: 'finish', finish: 'gentle' },
+    eggs: 'follow',
+    maxLoads: null,
+    stated: {},
+    ticks: [],
+    ...stated,
+  };
+}
+
 export const lookResultSchema = z.enum(['not yet', 'nearly', 'done', 'over']);
 export type LookResult = z.infer<typeof lookResultSchema>;
 

@@ -1,5 +1,11 @@
 import fc from 'fast-check';
-import type { CupcakeLine, FormulaDoc, KitchenDoc, RunDoc } from '../exchange/documents';
+import {
+  newCupcakeLine,
+  type CupcakeLine,
+  type FormulaDoc,
+  type KitchenDoc,
+  type RunDoc,
+} from '../exchange/documents';
 import { hasRange } from '../figure';
 import { planRun, type LinePlan } from '.';
 import { whyText } from './whyText';
@@ -52,21 +58,8 @@ const formula = (over: Partial<FormulaDoc> = {}): FormulaDoc => ({
   ...over,
 });
 
-const cupcakes = (over: Partial<CupcakeLine> = {}): CupcakeLine => ({
-  id: 'a',
-  family: 'cupcake',
-  formulaId: 'f',
-  count: 24,
-  tinId: 'std',
-  ovenId: 'oven',
-  ovenC: null,
-  fill: { by: 'finish', finish: 'gentle' },
-  eggs: 'follow',
-  maxLoads: null,
-  stated: {},
-  ticks: [],
-  ...over,
-});
+const cupcakes = (over: Partial<CupcakeLine> = {}): CupcakeLine =>
+  newCupcakeLine({ id: 'a', formulaId: 'f', count: 24, tinId: 'std', ovenId: 'oven', ...over });
 
 const run = (line: CupcakeLine, readyAt = '2026-11-28T16:00'): RunDoc => ({
   kind: 'run',

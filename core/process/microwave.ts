@@ -108,6 +108,6 @@ export function meltingBursts(massG: number, kind: ChocolateKind, ratedW: number
     count,
     lowCount: Math.max(1, Math.floor(count * (1 - MICROWAVE.timeSpread))),
     highCount: Math.ceil(count * (1 + MICROWAVE.timeSpread)),
-    ceilingC: [least as number, most as number],
+    ceilingC: [least, most],
   };
 }

@@ -2,11 +2,10 @@ import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import type { FormulaDoc, Method } from '../../core/exchange/documents';
 import { METHODS } from '../../core/process/batter.table';
-import { fromShown, showText, toShown, typedUnit, type Measures } from '../../core/quantity';
-import { useNumberStyle } from '../../state/store';
+import type { Measures } from '../../core/quantity';
 import { Card } from '../../ui/card';
-import { NumberValue } from '../../ui/numberValue';
 import { ChoiceValue, Sentence, Words, type Choice } from '../../ui/sentence';
+import { TemperatureValue } from '../../ui/temperatureValue';
 import { Small } from '../../ui/text';
 import { useWide } from '../../ui/screen';
 
@@ -42,7 +41,6 @@ export function FormulaSentence({
   readonly doc: FormulaDoc;
   readonly onChange: (label: string, over: Partial<FormulaDoc>) => void;
 }) {
-  const style = useNumberStyle();
   return (
     <Sentence>
       <Words>A</Words>
@@ -67,18 +65,7 @@ export function FormulaSentence({
         after=","
       />
       <Words>for a still oven at</Words>
-      <NumberValue
-        label="Still-oven temperature"
-        text={showText(doc.ovenC, '°C', style)}
-        ask={{
-          title: 'Still-oven temperature',
-          value: Math.round(toShown(doc.ovenC, '°C', style)),
-          unit: typedUnit('°C', style),
-          min: Math.round(toShown(100, '°C', style)),
-          max: Math.round(toShown(260, '°C', style)),
-        }}
-        onSave={(value) => onChange('Oven temperature', { ovenC: fromShown(value, '°C', style) })}
-      />
+      <TemperatureValue celsius={doc.ovenC} onSave={(ovenC) => onChange('Oven temperature', { ovenC })} />
     </Sentence>
   );
 }

@@ -1,6 +1,5 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { closedSchema, type Closed, type RunDoc } from '../../core/exchange/documents';
 import { readWith } from '../../core/exchange/read';
@@ -8,9 +7,9 @@ import type { FinishKind, LinePlan } from '../../core/plan';
 import { readNumberField } from '../../core/quantity';
 import { changeRun } from '../../state/store';
 import { Chip, Chips, MainAction } from '../../ui/actions';
+import { FieldFault } from '../../ui/fieldFault';
 import { Sheet } from '../../ui/sheet';
-import { Small, Strong } from '../../ui/text';
-import { useTokens } from '../../ui/theme';
+import { Small } from '../../ui/text';
 
 export const FINISH_WORDS: Readonly<Record<FinishKind, string>> = {
   sunk: 'sunk',
@@ -38,7 +37,6 @@ export function CloseSheet(props: CloseProps) {
 
 function CloseForm({ run, plan, onClose }: CloseProps) {
   const router = useRouter();
-  const { carnelian } = useTokens();
   const [made, setMade] = useState(String(run.clocks.reduce((sum, clock) => sum + clock.pieces, 0)));
   const [finish, setFinish] = useState<Closed['finish']>(plan.finish.kind);
   const [note, setNote] = useState('');
@@ -76,11 +74,7 @@ function CloseForm({ run, plan, onClose }: CloseProps) {
         }}
         error={fault !== null}
       />
-      {fault ? (
-        <View role="alert">
-          <Strong style={{ color: carnelian }}>{fault}</Strong>
-        </View>
-      ) : null}
+      <FieldFault words={fault} />
       <Small>{`How they ended. The plan said ${plan.finish.name}.`}</Small>
       <Chips label="How they ended">
         {(Object.keys(FINISH_WORDS) as FinishKind[]).map((kind) => (

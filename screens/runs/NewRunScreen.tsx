@@ -3,8 +3,7 @@ import { nextSaturday } from 'date-fns/nextSaturday';
 import { startOfDay } from 'date-fns/startOfDay';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import type { RunDoc } from '../../core/exchange/documents';
-import { MAX_PIECES } from '../../core/exchange/documents';
+import { MAX_PIECES, newCupcakeLine, type RunDoc } from '../../core/exchange/documents';
 import { useNow } from '../../state/clock';
 import { formulasIn } from '../../state/documents';
 import { newId } from '../../state/ids';
@@ -72,22 +71,7 @@ export function NewRunScreen({ formula: preset }: { readonly formula?: string })
       name: `${formula.name}, ${dayText(new Date(`${readyAt}:00`), now)}`,
       createdAt: now,
       readyAt,
-      lines: [
-        {
-          id: 'line-1',
-          family: 'cupcake',
-          formulaId: formula.id,
-          count,
-          tinId: tin.id,
-          ovenId: oven.id,
-          ovenC: null,
-          fill: { by: 'finish', finish: 'gentle' },
-          eggs: 'follow',
-          maxLoads: null,
-          stated: {},
-          ticks: [],
-        },
-      ],
+      lines: [newCupcakeLine({ id: 'line-1', formulaId: formula.id, count, tinId: tin.id, ovenId: oven.id })],
       clocks: [],
       closed: null,
     };

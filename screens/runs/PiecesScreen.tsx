@@ -13,6 +13,7 @@ import { Card } from '../../ui/card';
 import { NumberSheet } from '../../ui/numberSheet';
 import { NumberValue } from '../../ui/numberValue';
 import { ChoiceValue, Sentence, Value, Words, type Choice } from '../../ui/sentence';
+import { TemperatureValue } from '../../ui/temperatureValue';
 import { Small } from '../../ui/text';
 import { TextSheet, nameFault } from '../../ui/textSheet';
 import { WhenSheet } from '../../ui/whenSheet';
@@ -105,7 +106,6 @@ function PieceWords({ run, plan }: { readonly run: RunDoc; readonly plan: LinePl
   const set = (label: string, over: Parameters<typeof changeLine>[3]) =>
     changeLine(label, run, line.id, over);
   const ovenC = line.ovenC ?? formula?.ovenC ?? 175;
-  const unit = typedUnit('°C', style);
   return (
     <Card>
       <Sentence>
@@ -192,20 +192,12 @@ function PieceWords({ run, plan }: { readonly run: RunDoc; readonly plan: LinePl
           onChoose={(ovenId) => set('Oven', { ovenId })}
         />
         <Words>as for</Words>
-        <NumberValue
+        <TemperatureValue
           testID="value-ovenC"
-          label="Still-oven temperature"
-          text={showText(ovenC, '°C', style)}
-          ask={{
-            title: 'Still-oven temperature',
-            hint: 'As for an oven without a fan; where the fan runs, the dial goes 20 °C lower and the sums say so.',
-            value: Math.round(toShown(ovenC, '°C', style)),
-            unit,
-            min: Math.round(toShown(100, '°C', style)),
-            max: Math.round(toShown(260, '°C', style)),
-          }}
-          onSave={(value) => set('Oven temperature', { ovenC: fromShown(value, '°C', style) })}
+          celsius={ovenC}
+          hint="As for an oven without a fan; where the fan runs, the dial goes 20 °C lower and the sums say so."
           after=","
+          onSave={(value) => set('Oven temperature', { ovenC: value })}
         />
         <Words>in</Words>
         <ChoiceValue

@@ -1,0 +1,211 @@
+import { kitchenIn } from '../state/documents';
+import { useDocuments } from '../state/store';
+import { BenchScreen } from './bench/BenchScreen';
+import { FormulaScreen } from './formulas/FormulaScreen';
+import { FormulasScreen } from './formulas/FormulasScreen';
+import { NewFormulaScreen } from './formulas/NewFormulaScreen';
+import { KitchenScreen } from './kitchen/KitchenScreen';
+import { LogbookScreen } from './logbook/LogbookScreen';
+import { SaveFault } from './shell/SaveFault';
+import {
+  RUN,
+  act,
+  choose,
+  fireEvent,
+  formula,
+  layOutDemo,
+  open,
+  put,
+  router,
+  run,
+  screen,
+  tap,
+  undo,
+  within,
+} from './test-utils/open';
+
+jest.mock('expo-router', () => {
+  const utils: { router: unknown } = jest.requireActual('./test-utils/open');
+  return { useRouter: () => utils.router, usePathname: () => '/' };
+});
+jest.mock('expo-keep-awake', () => ({ useKeepAwake: () => undefined }));
+
+beforeEach(layOutDemo);
+
+const kitchen = () => kitchenIn(useDocuments.getState().docs);
+const HONEY = 'formula-honey-thyme';
+const field = () => screen.getByLabelText('Ingredients, one a line');
+
+describe('a formula', () => {
+  it('is kept when the field is left, as one step', () => {
+    open(<FormulaScreen id={HONEY} />);
+    fireEvent.change(field(), { target: { value: '100 g flour\n50 g butter' } });
+    expect(formula(HONEY).text).toMatch(/^1 1\/2 cups/);
+    fireEvent.blur(field());
+    expect(formula(HONEY).text).toBe('100 g flour\n50 g butter');
+    undo();
+    expect(formula(HONEY).text).toMatch(/^1 1\/2 cups/);
+  });
+
+  it('reads a line as what the person says it is', () => {
+    open(<FormulaScreen id={HONEY} />);
+    tap('button', /^3 tbsp honey: taken for honey/);
+    const sheet = within(screen.getByRole('dialog'));
+    fireEvent.change(sheet.getByLabelText('Find an ingredient'), { target: { value: 'maple' } });
+    fireEvent.click(sheet.getByRole('button', { name: 'maple syrup' }));
+    expect(formula(HONEY).takenFor).toEqual({ '3 tbsp honey': 'maple syrup' });
+    tap('button', /^3 tbsp honey: taken for maple syrup/);
+    tap('button', 'As its name says');
+    expect(formula(HONEY).takenFor).toEqual({});
+  });
+
+  it('changes its method and measures, which changes what is read', () => {
+    open(<FormulaScreen id={HONEY} />);
+    tap('button', /^Method: creamed/);
+    choose(/^whisked sponge/);
+    expect(formula(HONEY).method).toBe('whisked');
+    tap('button', /^Measures: US/);
+    choose(/^metric/);
+    expect(screen.getByText(/^2 at 57 g each/)).toBeTruthy();
+  });
+
+  it('is renamed, duplicated and taken out', () => {
+    open(<FormulaScreen id={HONEY} />);
+    tap('button', 'Rename');
+    put('  ', 'Save');
+    expect(screen.getByRole('alert').textContent).toBe('Give it a name.');
+    put('Thyme and honey', 'Save');
+    expect(formula(HONEY).name).toBe('Thyme and honey');
+    tap('button', 'Duplicate');
+    expect(
+      Object.values(useDocuments.getState().docs).some(
+        (doc) => doc.kind === 'formula' && doc.name === 'Thyme and honey, varied',
+      ),
+    ).toBe(true);
+    tap('button', /^Take it out \(1 open run uses it\)/);
+    expect(formula(HONEY)).toBeUndefined();
+  });
+
+  it('is listed with what it is made of', () => {
+    open(<FormulasScreen />);
+    expect(screen.getByText(/^flour 28 %, sugar 24 %, fat 17 %/)).toBeTruthy();
+    tap('link', 'Honey and thyme');
+    expect(router.navigate).toHaveBeenCalledWith({ pathname: '/formulas/[id]', params: { id: HONEY } });
+  });
+});
+
+describe('a new formula', () => {
+  it('guesses the measures until somebody says, and is kept with a name and a line', () => {
+    open(<NewFormulaScreen />);
+    fireEvent.change(field(), { target: { value: '1 stick butter\n2 cups flour' } });
+    expect(screen.getByRole('button', { name: /^Measures: US/ })).toBeTruthy();
+    tap('button', /^Measures: US/);
+    choose(/^Australian/);
+    fireEvent.change(field(), { target: { value: '1 stick butter\n1 cup flour' } });
+    expect(screen.getByRole('button', { name: /^Measures: Australian/ })).toBeTruthy();
+    tap('button', 'Keep it');
+    expect(screen.getByText('Give it a name.')).toBeTruthy();
+    expect(router.replace).not.toHaveBeenCalled();
+    fireEvent.change(screen.getByLabelText('Name'), { target: { value: 'Plain' } });
+    tap('button', 'Keep it');
+    expect(router.replace).toHaveBeenCalledTimes(1);
+    const kept = Object.values(useDocuments.getState().docs).find(
+      (doc) => doc.kind === 'formula' && doc.name === 'Plain',
+    );
+    expect(kept).toMatchObject({ measures: 'australian', text: '1 stick butter\n1 cup flour' });
+  });
+});
+
+describe('the kitchen', () => {
+  beforeEach(() => open(<KitchenScreen />));
+
+  it('takes a tin’s measures, and another tin, but never the last one away', () => {
+    fireEvent.click(screen.getAllByRole('button', { name: /^Wells: 12 wells/ })[0] as HTMLElement);
+    put('0', 'Save');
+    expect(screen.getByRole('alert').textContent).toBe('At least 1.');
+    put('6', 'Save');
+    expect(kitchen().tins[0]?.wells).toBe(6);
+    tap('button', 'Another tin');
+    expect(kitchen().tins).toHaveLength(4);
+    for (let i = 0; i < 3; i += 1)
+      fireEvent.click(screen.getAllByRole('button', { name: 'Take this tin out' })[0] as HTMLElement);
+    expect(kitchen().tins).toHaveLength(1);
+    expect(screen.queryByRole('button', { name: 'Take this tin out' })).toBeNull();
+  });
+
+  it('takes an oven that runs cold, in the person’s degrees', () => {
+    tap('button', /^Heat: Celsius/);
+    choose('Fahrenheit');
+    tap('button', /^Oven against its dial: −9 °F/);
+    put('-18', 'Save');
+    expect(kitchen().ovens[0]?.offsetC).toBeCloseTo(-10, 9);
+    tap('button', 'Not measured any more');
+    expect(kitchen().ovens[0]?.offsetC).toBeNull();
+  });
+
+  it('lists what always holds here, and lets go of it', () => {
+    act(() =>
+      useDocuments
+        .getState()
+        .change('Density', { kitchen: { ...kitchen(), stated: { 'batter.density': 0.87 } } }),
+    );
+    tap('button', 'Back to the usual figure: Batter, g a ml');
+    expect(kitchen().stated).toEqual({});
+  });
+
+  it('starts empty, and lays the demo out again', () => {
+    tap('button', 'Clear all and start empty');
+    expect(run()).toBeUndefined();
+    expect(kitchen().name).toBe('My kitchen');
+    tap('button', 'Lay out the demo');
+    expect(run().name).toBe('Lantern evening');
+  });
+});
+
+describe('bench and logbook', () => {
+  const clock = {
+    id: 'c',
+    lineId: 'line-1',
+    load: 1,
+    pieces: 18,
+    firstLookS: 900,
+    expectedS: 1200,
+    latestS: 1400,
+    looks: [],
+  };
+  const startedAt = new Date(2026, 10, 25, 9, 20).getTime();
+
+  it('say in a sentence what they hold while they are empty', () => {
+    open(<BenchScreen />);
+    expect(screen.getByText('No clock is running')).toBeTruthy();
+    open(<LogbookScreen />);
+    expect(screen.getByText('No run is closed yet')).toBeTruthy();
+  });
+
+  it('show running clocks of any run', () => {
+    act(() =>
+      useDocuments
+        .getState()
+        .change('In', { [`run/${RUN}`]: { ...run(), clocks: [{ ...clock, startedAt, endedAt: null }] } }),
+    );
+    open(<BenchScreen />);
+    expect(screen.getByRole('timer').textContent).toMatch(/5:00/);
+  });
+
+  it('show what was planned beside what happened', () => {
+    const closed = { at: startedAt, made: 35, finish: 'flat' as const, note: 'One stuck.' };
+    const clocks = [{ ...clock, startedAt, endedAt: startedAt + 1_320_000 }];
+    act(() => useDocuments.getState().change('Close', { [`run/${RUN}`]: { ...run(), closed, clocks } }));
+    open(<LogbookScreen />);
+    for (const words of ['planned 36', '35', 'flat', 'planned 20 min', '22 min (×1.10)', 'One stuck.']) {
+      expect(screen.getByText(words)).toBeTruthy();
+    }
+  });
+
+  it('say when nothing is kept, or something kept cannot be read', () => {
+    act(() => useDocuments.setState({ saveFault: 'Full.', damaged: ['run/broken'] }));
+    open(<SaveFault />);
+    expect(screen.getByText('Full.')).toBeTruthy();
+    expect(screen.getByText(/run\/broken/)).toBeTruthy();
+  });
+});

@@ -1,0 +1,261 @@
+import { useDocuments } from '../../state/store';
+import { kitchenIn } from '../../state/documents';
+import {
+  RUN,
+  act,
+  choose,
+  fireEvent,
+  layOutDemo,
+  line,
+  open,
+  put,
+  router,
+  run,
+  screen,
+  tap,
+  undo,
+} from '../test-utils/open';
+import { BakeScreen } from './BakeScreen';
+import { GatherScreen } from './GatherScreen';
+import { NewRunScreen } from './NewRunScreen';
+import { PiecesScreen } from './PiecesScreen';
+import { RunsScreen } from './RunsScreen';
+import { SumsScreen } from './SumsScreen';
+
+jest.mock('expo-router', () => {
+  const utils: { router: unknown } = jest.requireActual('../test-utils/open');
+  return { useRouter: () => utils.router, usePathname: () => '/runs' };
+});
+jest.mock('expo-keep-awake', () => ({ useKeepAwake: () => undefined }));
+
+beforeEach(layOutDemo);
+
+const figure = (id: string) => screen.getAllByTestId(`figure-${id}`)[0]?.getAttribute('aria-label') ?? '';
+
+describe('pieces', () => {
+  beforeEach(() => open(<PiecesScreen id={RUN} />));
+
+  it('says the whole run in a sentence and changes any value in place', () => {
+    tap('button', /^How many: 36/);
+    put('20', 'Save');
+    expect(line().count).toBe(20);
+    tap('button', /^Finish: gently domed/);
+    choose(/^flat/);
+    expect(line().fill).toEqual({ by: 'finish', finish: 'flat' });
+    tap('button', /^Eggs: /);
+    choose(/^beaten and weighed/);
+    expect(line().eggs).toBe('weigh');
+    tap('button', /^Loads: /);
+    choose('at most 2');
+    expect(line().maxLoads).toBe(2);
+  });
+
+  it('takes a weight of one’s own for a well, in grams', () => {
+    tap('button', /^Finish: /);
+    choose(/^by a weight of your own/);
+    put('50', 'Save');
+    expect(line().fill).toEqual({ by: 'mass', massG: 50 });
+    expect(screen.getByRole('button', { name: /^Finish: 50 g each/ })).toBeTruthy();
+  });
+
+  it('drops what was measured of another tin when the tin changes', () => {
+    act(() => {
+      const { change } = useDocuments.getState();
+      change('Water test', {
+        [`run/${RUN}`]: { ...run(), lines: [{ ...line(), stated: { 'well.volume': 99, 'egg.mass': 52 } }] },
+      });
+    });
+    tap('button', /^Tin: Twelve-hole tin/);
+    choose(/^Mini tin/);
+    expect(line()).toMatchObject({ tinId: 'tin-mini', stated: { 'egg.mass': 52 } });
+  });
+
+  it('moves the hour, but not into the past', () => {
+    tap('button', /^Ready when: Saturday 16:00/);
+    tap('radio', 'Wednesday 25 November');
+    tap('radio', '8 hours');
+    tap('button', 'Save');
+    expect(screen.getByRole('alert').textContent).toMatch(/passed/);
+    tap('radio', '18 hours');
+    tap('button', 'Save');
+    expect(run().readyAt).toBe('2026-11-25T18:00');
+  });
+
+  it('takes a run out, and undo brings it back', () => {
+    tap('button', 'Take this run out');
+    expect(run()).toBeUndefined();
+    undo();
+    expect(run().name).toBe('Lantern evening');
+  });
+});
+
+describe('sums', () => {
+  beforeEach(() => open(<SumsScreen id={RUN} />));
+
+  it('shows what a well takes, how it ends and what limits, each with its why', () => {
+    expect(figure('portion.mass')).toBe('Batter, weighed into each: 55 g. Why?');
+    expect(figure('finish.share')).toMatch(/109 %, likely 101–118 %/);
+    expect(figure('count.batter')).toMatch(/: 36.*likely 35–36/);
+    expect(screen.getByText('This would limit first: what is in the bowl.')).toBeTruthy();
+    expect(screen.getByText('2 loads: 18 + 18')).toBeTruthy();
+  });
+
+  it('plans on from a weighed bowl and says what is short', () => {
+    tap('button', 'Weighed the bowl');
+    put('1500', 'Plan on from this');
+    // 1500 × 0.97 ÷ 55 = 26; 36 × 55 − 1455 = 525 g.
+    expect(line().stated).toEqual({ 'batter.mixed': 1500 });
+    expect(screen.getByTestId('pin-words').textContent).toMatch(/525 g short for 36: it fills 26, 10 fewer/);
+    tap('button', /^Make 26/);
+    expect(line().count).toBe(26);
+    tap('button', 'Back to the computed weight');
+    expect(line().stated).toEqual({});
+  });
+
+  it('offers to share a short bowl out, and does it', () => {
+    tap('button', 'Weighed the bowl');
+    put('1800', 'Plan on from this');
+    tap('button', /^Fill all 36 lighter/);
+    expect(line().fill).toEqual({ by: 'mass', massG: 48 });
+    expect(figure('portion.mass')).toContain('48 g');
+    expect(figure('count.made')).toContain(': 36');
+  });
+
+  it('asks why, goes down to a starting value and replaces it, here or for good', () => {
+    fireEvent.click(screen.getByTestId('figure-fill.share'));
+    tap('button', /^Batter density: 0.90 g\/ml, usual figure/);
+    tap('button', 'Put in what was measured');
+    put('0.85', 'Use it in this run');
+    expect(line().stated).toEqual({ 'batter.density': 0.85 });
+    expect(screen.getByText('The plan expected 0.90 g/ml.')).toBeTruthy();
+    tap('button', 'Back to the computed figure');
+    expect(line().stated).toEqual({});
+    tap('button', 'Put in what was measured');
+    put('0.95', 'Always in this kitchen');
+    expect(kitchenIn(useDocuments.getState().docs).stated).toEqual({ 'batter.density': 0.95 });
+    tap('button', 'Back to the computed figure');
+    expect(kitchenIn(useDocuments.getState().docs).stated).toEqual({});
+  });
+
+  it('refuses a measured value that cannot be, and keeps it in the field', () => {
+    fireEvent.click(screen.getByTestId('figure-well.volume'));
+    tap('button', 'Put in what was measured');
+    put('99999', 'Use it in this run');
+    expect(screen.getByRole('alert').textContent).toBe('At most 5000 ml.');
+    expect(line().stated).toEqual({});
+  });
+});
+
+describe('gather', () => {
+  it('ticks off, counts the grams, and begins again', () => {
+    open(<GatherScreen id={RUN} />);
+    tap('checkbox', /plain flour/);
+    tap('checkbox', /butter/);
+    expect(line().ticks).toEqual(['1', '4']);
+    expect(screen.getByText('2 of 10 weighed, 910 g of 2056 g')).toBeTruthy();
+    tap('checkbox', /butter/);
+    expect(line().ticks).toEqual(['1']);
+    tap('button', 'Begin the list again');
+    expect(line().ticks).toEqual([]);
+  });
+
+  it('says spoons where the scale is coarse and grams where it is fine', () => {
+    open(<GatherScreen id={RUN} />);
+    expect(screen.getByTestId('weigh-3').textContent).toMatch(/⅛ tsp.*0.9 g/);
+    act(() => {
+      const kitchen = kitchenIn(useDocuments.getState().docs);
+      useDocuments.getState().change('Scale', { kitchen: { ...kitchen, scaleStepG: 0.05 } });
+    });
+    expect(screen.getByTestId('weigh-3').textContent).toMatch(/0.90 g.*⅛ tsp/);
+  });
+
+  it('warns where it applies: allergens, raw egg and flour', () => {
+    open(<GatherScreen id={RUN} />);
+    expect(screen.getByText(/^Contains gluten, milk and egg/)).toBeTruthy();
+    expect(screen.getByText(/^Raw egg and raw flour can carry germs/)).toBeTruthy();
+  });
+
+  it('tells why of an amount without ticking it', () => {
+    open(<GatherScreen id={RUN} />);
+    tap('button', /^570 g, plain flour. Why/);
+    expect(screen.getByRole('dialog').textContent).toMatch(/190 g × 3.00 = 570 g/);
+    expect(line().ticks).toEqual([]);
+  });
+});
+
+describe('bake', () => {
+  const at = (minutes: number) =>
+    jest.spyOn(Date, 'now').mockReturnValue(new Date(2026, 10, 25, 9, 30).getTime() + minutes * 60_000);
+
+  it('starts a clock a load, keeps the looks, and ends with the run in the logbook', () => {
+    open(<BakeScreen id={RUN} />);
+    tap('button', 'Load 1 in: start its clock');
+    expect(run().clocks[0]).toMatchObject({ load: 1, pieces: 18, endedAt: null });
+    at(18);
+    tap('button', 'Not yet');
+    at(20);
+    tap('button', 'Done, out it comes');
+    expect(run().clocks[0]?.looks.map((look) => look.result)).toEqual(['not yet', 'done']);
+    tap('button', 'Load 2 in: start its clock');
+    at(41);
+    tap('button', 'Done, out it comes');
+    tap('button', 'Close the run');
+    fireEvent.change(screen.getByLabelText('Good ones that came out'), { target: { value: '3.5' } });
+    tap('button', 'Into the logbook');
+    expect(screen.getByRole('alert').textContent).toMatch(/whole number/);
+    fireEvent.change(screen.getByLabelText('Good ones that came out'), { target: { value: '34' } });
+    tap('radio', 'flat');
+    tap('button', 'Into the logbook');
+    expect(run().closed).toMatchObject({ made: 34, finish: 'flat' });
+    expect(router.navigate).toHaveBeenCalledWith('/logbook');
+  });
+
+  it('keeps the times a load went in with, whatever the plan does later', () => {
+    open(<BakeScreen id={RUN} />);
+    tap('button', 'Load 1 in: start its clock');
+    const before = run().clocks[0]?.expectedS;
+    act(() =>
+      useDocuments
+        .getState()
+        .change('Oven', { [`run/${RUN}`]: { ...run(), lines: [{ ...line(), ovenC: 200 }] } }),
+    );
+    expect(run().clocks[0]?.expectedS).toBe(before);
+  });
+});
+
+describe('a run begun and found again', () => {
+  it('starts from four choices and nothing less', () => {
+    open(<NewRunScreen />);
+    tap('button', 'Choose a formula');
+    expect(router.replace).not.toHaveBeenCalled();
+    tap('radio', 'Honey and thyme');
+    tap('radio', '24');
+    tap('radio', /16:00, Saturday/);
+    tap('button', 'Start');
+    expect(router.replace).toHaveBeenCalledTimes(1);
+    const made = Object.values(useDocuments.getState().docs).find(
+      (doc) => doc.kind === 'run' && doc.name.startsWith('Honey'),
+    );
+    expect(made).toMatchObject({
+      readyAt: '2026-11-28T16:00',
+      lines: [{ count: 24, formulaId: 'formula-honey-thyme' }],
+    });
+  });
+
+  it('says the very next thing of the nearest run, and lists the others', () => {
+    open(<RunsScreen />);
+    expect(screen.getByText('Eggs and milk out')).toBeTruthy();
+    expect(screen.getByRole('link', { name: /^Lantern evening, 36 Honey and thyme/ })).toBeTruthy();
+  });
+
+  it('says so where a run, its tin or its formula is gone', () => {
+    open(<SumsScreen id="nowhere" />);
+    expect(screen.getByText('This run is not in this browser.')).toBeTruthy();
+    act(() => useDocuments.getState().change('Gone', { 'formula/formula-honey-thyme': null }));
+    open(<PiecesScreen id={RUN} />);
+    expect(screen.getByText('The formula of this run is gone.')).toBeTruthy();
+    tap('button', /^Formula: a formula that is gone/);
+    choose(/^Beetroot and ginger/);
+    expect(line().formulaId).toBe('formula-beetroot-ginger');
+  });
+});

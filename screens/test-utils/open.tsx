@@ -1,0 +1,57 @@
+import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import type { ReactElement } from 'react';
+import { PaperProvider } from 'react-native-paper';
+import type { CupcakeLine, FormulaDoc, RunDoc } from '../../core/exchange/documents';
+import { formulaKey, runKey } from '../../state/documents';
+import { useDocuments, useScreen } from '../../state/store';
+import { WhySheet } from '../../ui/whySheet';
+
+/** A Wednesday morning, three days before the lantern evening. */
+export const NOW = new Date(2026, 10, 25, 9, 30).getTime();
+export const RUN = 'run-lantern-evening';
+
+export const router = { navigate: jest.fn(), replace: jest.fn() };
+
+/** Every test starts from the demo as on a first start, at the same hour. */
+export async function layOutDemo(): Promise<void> {
+  cleanup();
+  router.navigate.mockClear();
+  router.replace.mockClear();
+  jest.spyOn(Date, 'now').mockReturnValue(NOW);
+  useScreen.getState().closeWhy();
+  useDocuments.setState({ docs: {}, undoable: [], damaged: [], saveFault: null, ready: false });
+  await act(() => useDocuments.getState().hydrate('2026-11-25T09:30'));
+  act(() => useDocuments.getState().loadDemo('2026-11-25T09:30'));
+}
+
+export function open(element: ReactElement): void {
+  render(
+    <PaperProvider settings={{ icon: () => null }}>
+      {element}
+      <WhySheet />
+    </PaperProvider>,
+  );
+}
+
+export const run = (id = RUN): RunDoc => useDocuments.getState().docs[runKey(id)] as RunDoc;
+export const line = (id = RUN): CupcakeLine => run(id).lines[0] as CupcakeLine;
+export const formula = (id: string): FormulaDoc => useDocuments.getState().docs[formulaKey(id)] as FormulaDoc;
+export const undo = (): void => act(() => useDocuments.getState().undo());
+
+export const tap = (role: string, name: string | RegExp): void => {
+  fireEvent.click(screen.getByRole(role, { name }));
+};
+
+/** Types into the field of the sheet on top and saves by the key of that name. */
+export function put(text: string, save: string | RegExp): void {
+  const sheet = within(screen.getAllByRole('dialog').at(-1) as HTMLElement);
+  fireEvent.change(sheet.getByRole('textbox'), { target: { value: text } });
+  fireEvent.click(sheet.getByRole('button', { name: save }));
+}
+
+export const choose = (name: string | RegExp): void => {
+  const sheet = within(screen.getAllByRole('dialog').at(-1) as HTMLElement);
+  fireEvent.click(sheet.getByRole('radio', { name }));
+};
+
+export { act, fireEvent, screen, within };
