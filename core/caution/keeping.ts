@@ -1,0 +1,64 @@
+/** How long things keep. Usual guidance only: every line defers to local rules. */
+
+export type Part =
+  | 'plain cake'
+  | 'buttercream'
+  | 'cream'
+  | 'soft cheese'
+  | 'curd'
+  | 'cooked meringue'
+  | 'coated pop'
+  | 'dough ball, frozen';
+
+export interface Keeping {
+  /** Days in a cool room, in the fridge and frozen; null where it should not be kept there. */
+  readonly roomDays: number | null;
+  readonly fridgeDays: number | null;
+  readonly frozenDays: number | null;
+  /** Hours it may stand out; null where that is no question. */
+  readonly outHours: number | null;
+}
+
+/** Basis: usual guidance, on the careful side. */
+export const KEEPING: Readonly<Record<Part, Keeping>> = {
+  'plain cake': { roomDays: 2, fridgeDays: 5, frozenDays: 60, outHours: null },
+  buttercream: { roomDays: 1, fridgeDays: 4, frozenDays: 60, outHours: null },
+  cream: { roomDays: null, fridgeDays: 2, frozenDays: null, outHours: 2 },
+  'soft cheese': { roomDays: null, fridgeDays: 2, frozenDays: null, outHours: 2 },
+  curd: { roomDays: null, fridgeDays: 2, frozenDays: null, outHours: 2 },
+  'cooked meringue': { roomDays: null, fridgeDays: 2, frozenDays: null, outHours: 2 },
+  'coated pop': { roomDays: 2, fridgeDays: 7, frozenDays: null, outHours: null },
+  'dough ball, frozen': { roomDays: null, fridgeDays: 2, frozenDays: 60, outHours: null },
+};
+
+/** Above this the two hours that things may stand out become one. */
+const HOT_C = 32;
+
+const least = (values: readonly (number | null)[]): number | null =>
+  values.includes(null) ? null : Math.min(...values.map((value) => value ?? 0));
+
+/** A whole piece keeps as its most delicate part does, in every place. */
+export function keepingOf(parts: readonly Part[], roomC: number): Keeping {
+  if (parts.length === 0) throw new Error('invariant: a piece has parts');
+  const all = parts.map((part) => KEEPING[part]);
+  const hours = all.map(({ outHours }) => outHours).filter((value) => value !== null);
+  const out = hours.length === 0 ? null : Math.min(...hours);
+  return {
+    roomDays: least(all.map(({ roomDays }) => roomDays)),
+    fridgeDays: least(all.map(({ fridgeDays }) => fridgeDays)),
+    frozenDays: least(all.map(({ frozenDays }) => frozenDays)),
+    outHours: out === null ? null : roomC > HOT_C ? out / 2 : out,
+  };
+}
+
+/** The same in words, for a label. */
+export function keepingWords(keeping: Keeping): string {
+  const days = (n: number) => (n >= 30 ? `${Math.round(n / 30)} months` : `${n} ${n === 1 ? 'day' : 'days'}`);
+  const places = [
+    keeping.roomDays === null ? '' : `cool room ${days(keeping.roomDays)}`,
+    keeping.fridgeDays === null ? '' : `fridge ${days(keeping.fridgeDays)}`,
+    keeping.frozenDays === null ? '' : `frozen ${days(keeping.frozenDays)}`,
+  ].filter(Boolean);
+  const out = keeping.outHours === null ? '' : ` Out of the fridge at most ${keeping.outHours} h.`;
+  return `Keeps: ${places.join(', ')}.${out} Check local rules.`;
+}
