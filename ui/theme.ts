@@ -39,7 +39,7 @@ export const LIGHT: Tokens = {
   line: '#DCCBB3',
   carnelian: '#B5371A',
   onCarnelian: '#FFF8F0',
-  carnelianSoft: '#F6DACB',
+  carnelianSoft: '#FBE6DB',
   warn: '#7A4A00',
   warnSoft: '#FBE7BF',
   good: '#3F5B2A',

@@ -8,7 +8,7 @@ import {
   type Prefs,
   type TinDoc,
 } from '../../core/exchange/documents';
-import { showText, toShown, fromShown, typedUnit } from '../../core/quantity';
+import { formatNumber, fromShown, showText, toShown, typedUnit } from '../../core/quantity';
 import { newId } from '../../state/ids';
 import { changeKitchen, useDocuments, useKitchen, useNumberStyle } from '../../state/store';
 import { localNow } from '../../state/time';
@@ -109,6 +109,7 @@ function Preferences({
   const { prefs, scaleStepG } = kitchen;
   const set = (over: Partial<Prefs>) => put('How numbers read', { prefs: { ...prefs, ...over } });
   const steps = [0.1, 0.5, 1, 2, 5];
+  const stepText = (step: number) => `${formatNumber(step, Number.isInteger(step) ? 0 : 1, prefs.decimal)} g`;
   return (
     <Card title="Numbers">
       <Sentence>
@@ -156,10 +157,10 @@ function Preferences({
           label="Scale"
           title="Smallest step of the scale"
           value={String(scaleStepG)}
-          text={`${scaleStepG} g`}
+          text={stepText(scaleStepG)}
           choices={steps.map((step) => ({
             value: String(step),
-            title: `${step} g`,
+            title: stepText(step),
             detail:
               step < 1
                 ? 'A fine scale: spoons are hardly needed.'

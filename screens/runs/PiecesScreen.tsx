@@ -237,7 +237,7 @@ function PieceWords({ run, plan }: { readonly run: RunDoc; readonly plan: LinePl
         />
       </Sentence>
       {plan ? (
-        <Small>{`${plan.figure('portion.mass').value} g of batter a well; ${plan.figure('count.made').value} made.`}</Small>
+        <Small>{`${showText(plan.figure('portion.mass').value, 'g', style)} of batter a well; ${plan.figure('count.made').value} made.`}</Small>
       ) : null}
       <WhenSheet
         visible={asking === 'when'}
