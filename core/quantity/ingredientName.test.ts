@@ -1,0 +1,56 @@
+import fc from 'fast-check';
+import { findIngredient } from './ingredientName';
+import { INGREDIENTS } from './ingredients.table';
+
+describe('naming an ingredient', () => {
+  it.each([
+    ['vanilla sugar', 'granulated sugar'],
+    ['peanut butter', 'peanut butter'],
+    ['butter', 'butter'],
+    ['brown butter', 'butter'],
+    ['milk chocolate', 'milk chocolate'],
+    ['chocolate milk', 'milk'],
+    ['Crème Fraîche', 'sour cream'],
+    ['CONFECTIONERS’ SUGAR', 'icing sugar'],
+    ['egg yolks', 'egg yolk'],
+    ['buttermilk', 'buttermilk'],
+    ['self-raising flour', 'self-raising flour'],
+  ])('%s is %s', (text, name) => expect(findIngredient(text)?.name).toBe(name));
+
+  it('finds no ingredient inside another word, or in nothing', () => {
+    for (const text of ['', 'saltire', 'eggplant', 'mealy', '12 345'])
+      expect(findIngredient(text)).toBeNull();
+  });
+
+  it('knows every name in its own table for what it is, however it is dressed', () => {
+    const names = INGREDIENTS.flatMap((item) =>
+      [item.name, ...item.names].map((name) => ({ name, key: item.key })),
+    );
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...names),
+        fc.constantFrom('', 'fresh ', '  good, '),
+        ({ name, key }, before) => {
+          return findIngredient(`${before}${name.toUpperCase()}`)?.key === key;
+        },
+      ),
+      { numRuns: 400 },
+    );
+  });
+
+  it('has no two ingredients of one key or one name', () => {
+    const keys = INGREDIENTS.map((item) => item.key);
+    expect(new Set(keys).size).toBe(keys.length);
+    const names = INGREDIENTS.flatMap((item) => [...new Set([item.name, ...item.names])]);
+    const twice = names.filter((name, i) => names.indexOf(name) !== i);
+    expect(twice).toEqual([]);
+  });
+
+  it('weighs everything it knows by some measure, within what food weighs', () => {
+    for (const { key, cupG, tspG, pieceG } of INGREDIENTS) {
+      expect([key, cupG ?? tspG ?? pieceG]).not.toEqual([key, undefined]);
+      if (cupG !== undefined) expect([key, cupG > 60 && cupG < 360]).toEqual([key, true]);
+      if (tspG !== undefined) expect([key, tspG > 0.5 && tspG < 8]).toEqual([key, true]);
+    }
+  });
+});
