@@ -162,7 +162,7 @@ export function addBake(ledger: Ledger, context: LineContext): void {
     from: BAKE_INPUTS,
     f: bakeTimeOf,
     sentence: `Until the coldest place is done: heat conducted into a piece of this shape, and the steam it gives off. The model comes within ${percent(WORST_PIECE)} of typical times of single pieces; the quick form of it used here within ${percent(SURROGATE.rms)} of the model, ${percent(SURROGATE.worst)} at worst.`,
-    sum: 'time for {portion.mass} in a well of {well.top} by {well.depth} to go from {batter.temperature} to {cake.done} at {oven.setting} + {oven.offset}, × {tin.factor} × {bake.factor}',
+    sum: 'warming {portion.mass} ({well.top} × {well.depth}) from {batter.temperature} to {cake.done} at {oven.setting} + {oven.offset}, then × {tin.factor} × {bake.factor}',
   });
   const { value, low } = ledger.figure('bake.time');
   const share = Math.min(FIRST_LOOK_SHARE, low / value);

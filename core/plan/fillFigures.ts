@@ -24,14 +24,14 @@ export function toScale(stepG: number): (massG: number) => number {
 /** The well, how the batter rises in it, and what goes into one. */
 export function addFill(ledger: Ledger, { line, tin, method, formula, kitchen }: LineContext): void {
   const sides = [
-    ['top', 'across the top', tin.topMm],
-    ['base', 'across the base', tin.baseMm],
-    ['depth', 'deep', tin.depthMm],
+    ['top', 'Top of the well', tin.topMm],
+    ['base', 'Base of the well', tin.baseMm],
+    ['depth', 'Depth of the well', tin.depthMm],
   ] as const;
-  for (const [side, words, value] of sides) {
+  for (const [side, label, value] of sides) {
     ledger.input({
       id: `well.${side}`,
-      label: `Well, ${words}`,
+      label,
       unit: 'mm',
       value,
       spread: TIN_RULER_MM,

@@ -18,7 +18,7 @@ export function finishOf(share: number): FinishWords {
   if (share < SUNK_SHARE) {
     return {
       kind: 'sunk',
-      name: 'low in its cup',
+      name: 'low in the cup',
       warning: 'The cake will sit well below the rim. Fill more, or use a smaller tin.',
     };
   }
