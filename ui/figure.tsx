@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Rect } from 'react-native-svg';
 import { hasRange, type Figure } from '../core/figure';
@@ -125,6 +126,28 @@ export function FigureRow({ figure, runId, lineId, label }: FigureViewProps) {
           {range ? <Small>{range}</Small> : null}
         </View>
       </View>
+    </Tap>
+  );
+}
+
+/** Words that hold figures: a tap asks why of the one that they rest on. */
+export function WhyTap({
+  runId,
+  lineId,
+  figureId,
+  label,
+  children,
+}: {
+  readonly runId: string;
+  readonly lineId: string;
+  readonly figureId: string;
+  readonly label: string;
+  readonly children: ReactNode;
+}) {
+  const askWhy = useScreen((state) => state.askWhy);
+  return (
+    <Tap onPress={() => askWhy(runId, lineId, figureId)} label={`${label}. Why?`}>
+      {children}
     </Tap>
   );
 }

@@ -11,6 +11,7 @@ import {
   FAN_C,
   FAN_FACTOR,
   FIRST_LOOK_SHARE,
+  HANDS,
   OVEN_OFFSET,
   SECOND_RACK_FACTOR,
   TIN_FACTOR,
@@ -272,4 +273,34 @@ export function addCakes(ledger: Ledger): void {
     'Out, in, door shut, and the oven back up to heat.',
     { min: 0, max: 3600 },
   );
+}
+
+/** The hands-on and waiting times that the day is reckoned with, so that each of its hours can say why. */
+export function addHands(ledger: Ledger, { method }: LineContext): void {
+  const hands = [
+    ['day.weighOut', 'Weighing out and lining tins', HANDS.weighOutMin, 'Usual for a formula of ten lines.'],
+    ['day.mix', 'Mixing', method.mixMin, `Usual for a ${method.name} batter in a bowl of household size.`],
+    [
+      'day.fillWell',
+      'Filling one well',
+      HANDS.fillWellS / 60,
+      'Scooped and weighed, one well after another.',
+    ],
+    [
+      'day.ovenWarms',
+      'Warming the oven',
+      HANDS.ovenWarmsMin,
+      'Most ovens need 15 to 20 minutes until air and walls are hot.',
+    ],
+    [
+      'day.butterOut',
+      'Butter softening',
+      method.butterOutMin,
+      'From the fridge to creaming softness in a usual kitchen.',
+    ],
+    ['day.eggsOut', 'Eggs and milk warming up', HANDS.eggsOutMin, 'From the fridge to room temperature.'],
+  ] as const;
+  for (const [id, label, minutes, sentence] of hands) {
+    ledger.input({ id, label, unit: 's', value: minutes * 60, spread: 0, basis: 'typical', sentence });
+  }
 }

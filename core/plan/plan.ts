@@ -6,7 +6,7 @@ import { BICARBONATE_WAIT_MIN } from '../process/batter.table';
 import type { Fault } from '../quantity';
 import { lastLoadWaitsMin, minutesBeforeOven, planDay, type DayStep } from '../schedule/day';
 import { localOf, minutesOf } from '../schedule/localTime';
-import { addBake, addCakes, ovenSettingC } from './bakeFigures';
+import { addBake, addCakes, addHands, ovenSettingC } from './bakeFigures';
 import { addBatter, type BatterPlan } from './batterFigures';
 import { methodOf, readOnce, tinsAtOnce, type LineContext } from './context';
 import { addCount, type Limit, type LoadPlan } from './countFigures';
@@ -116,6 +116,7 @@ function plan(context: LineContext): LinePlan {
   addBake(ledger, context);
   const { limits, loads } = addCount(ledger, context, minutesForLoads(ledger, context));
   addCakes(ledger);
+  addHands(ledger, context);
   const fig = (id: string) => ledger.figure(id);
   const volume = ledger.value('well.volume');
   // A water test says how much the well really holds: the drawn well is made that much deeper or shallower.

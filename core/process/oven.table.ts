@@ -43,4 +43,5 @@ export const HANDS = {
   weighOutMin: 12,
   fillWellS: 10,
   ovenWarmsMin: 20,
+  eggsOutMin: 30,
 } as const;

@@ -11,6 +11,8 @@ export interface DayStep {
   readonly startMin: number;
   readonly endMin: number;
   readonly kind: 'prompt' | 'hands' | 'oven' | 'wait';
+  /** The figure that the step's length comes from. */
+  readonly figureId: string;
 }
 
 export interface DayInput {
@@ -58,6 +60,7 @@ export function planDay({
       ? [
           {
             id: 'butter-out',
+            figureId: 'day.butterOut',
             label: 'Butter out',
             detail: 'Soft at {18 °C} to {20 °C}: a finger leaves a dent and does not slide through.',
             startMin: Math.max(mixStart + method.butterOutMin, weighStart),
@@ -68,14 +71,16 @@ export function planDay({
       : []),
     {
       id: 'eggs-out',
+      figureId: 'day.eggsOut',
       label: 'Eggs and milk out',
       detail: 'At room temperature they blend without curdling the batter.',
-      startMin: mixStart + 30,
+      startMin: mixStart + HANDS.eggsOutMin,
       endMin: mixStart,
       kind: 'prompt',
     },
     {
       id: 'weigh-out',
+      figureId: 'day.weighOut',
       label: 'Weigh out, line the tins',
       detail: 'Everything ready before the mixer starts.',
       startMin: weighStart,
@@ -84,15 +89,25 @@ export function planDay({
     },
     {
       id: 'oven-on',
+      figureId: 'day.ovenWarms',
       label: 'Oven on',
       detail: `At {${Math.round(ovenSettingC)} °C}.`,
       startMin: firstIn + HANDS.ovenWarmsMin,
       endMin: firstIn,
       kind: 'prompt',
     },
-    { id: 'mix', label: 'Mix', detail: method.meaning, startMin: mixStart, endMin: fillStart, kind: 'hands' },
+    {
+      id: 'mix',
+      figureId: 'day.mix',
+      label: 'Mix',
+      detail: method.meaning,
+      startMin: mixStart,
+      endMin: fillStart,
+      kind: 'hands',
+    },
     {
       id: 'fill',
+      figureId: 'day.fillWell',
       label: 'Fill the first load',
       detail: 'Weigh each well, then tap the tin level.',
       startMin: fillStart,
@@ -101,6 +116,7 @@ export function planDay({
     },
     ...loads.map((pieces, k): DayStep => ({
       id: `load-${k + 1}`,
+      figureId: 'bake.time',
       label: n === 1 ? 'Bake' : `Bake load ${k + 1}`,
       detail: `${pieces} in. First look ${Math.round(firstLook.value / 60)} min after it goes in.`,
       startMin: into(k),
@@ -109,6 +125,7 @@ export function planDay({
     })),
     {
       id: 'cool',
+      figureId: 'cool.time',
       label: n === 1 ? 'Cool' : 'Cool the last load',
       detail: 'Five to ten minutes in the tin, then on a rack.',
       startMin: cool,

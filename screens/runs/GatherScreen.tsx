@@ -3,9 +3,8 @@ import { View } from 'react-native';
 import type { KitchenDoc, RunDoc } from '../../core/exchange/documents';
 import type { BatchIngredient, LinePlan } from '../../core/plan';
 import { weighOut } from '../../core/plan/weighOut';
-import { inStyle, join, show } from '../../core/quantity';
+import { join, show } from '../../core/quantity';
 import { changeLine, useKitchen, useNumberStyle, useScreen } from '../../state/store';
-import { clockText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Icon } from '../../ui/icons';
@@ -13,6 +12,7 @@ import { CautionLine } from '../../ui/notice';
 import { Tap } from '../../ui/tap';
 import { Body, Small, Strong } from '../../ui/text';
 import { FONT, space, useTokens } from '../../ui/theme';
+import { StepRow } from './DayCard';
 import { RunFrame } from './RunFrame';
 import { stageHref } from './stages';
 
@@ -57,13 +57,7 @@ function GatherList({ run, plan }: { readonly run: RunDoc; readonly plan: LinePl
       {prompts.length > 0 ? (
         <Card title="First">
           {prompts.map((step) => (
-            <View key={step.id} style={{ flexDirection: 'row', gap: space(2) }}>
-              <Strong style={{ width: 52 }}>{clockText(step.startAt)}</Strong>
-              <View style={{ flex: 1 }}>
-                <Body>{step.label}</Body>
-                <Small>{inStyle(step.detail, style)}</Small>
-              </View>
-            </View>
+            <StepRow key={step.id} runId={run.id} plan={plan} step={step} />
           ))}
         </Card>
       ) : null}

@@ -55,7 +55,7 @@ function NextDay({ run }: { readonly run: RunDoc }) {
   return (
     <>
       <LineCut plan={line} width={350} height={220} />
-      <DayCard plan={line} />
+      <DayCard runId={run.id} plan={line} />
     </>
   );
 }

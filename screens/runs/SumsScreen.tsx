@@ -9,7 +9,7 @@ import { changeLine, stateFigure, useNumberStyle } from '../../state/store';
 import { clockText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
-import { FigureRow, FigureView } from '../../ui/figure';
+import { FigureRow, FigureView, WhyTap } from '../../ui/figure';
 import { Icon } from '../../ui/icons';
 import { Notice } from '../../ui/notice';
 import { NumberSheet } from '../../ui/numberSheet';
@@ -48,7 +48,7 @@ export function SumsScreen({ id }: { readonly id: string }) {
           <Batter run={run} plan={plan} strata={!third} />
           <HowMany run={run} plan={plan} />
           <Oven run={run} plan={plan} />
-          <DayCard plan={plan} />
+          <DayCard runId={run.id} plan={plan} />
         </>
       )}
     </RunFrame>
@@ -87,7 +87,11 @@ function Batter({ run, plan, strata }: Part & { readonly strata: boolean }) {
       <FigureView {...of} figure={mixed} size="hero" label="In the bowl" />
       {mixed.expected ? <PinWords plan={plan} /> : null}
       <FigureRow {...of} figure={plan.figure('scale.used')} label="Times the formula" />
-      {eggs ? <Small>{eggWords(plan, style.decimal)}</Small> : null}
+      {eggs ? (
+        <WhyTap {...of} figureId="eggs.used" label="Eggs kept whole">
+          <Small>{eggWords(plan, style.decimal)}</Small>
+        </WhyTap>
+      ) : null}
       {strata ? <Strata plan={plan} runId={run.id} /> : null}
       <QuietAction
         title={mixed.expected ? 'Weighed again' : 'Weighed the bowl'}
@@ -208,7 +212,7 @@ function HowMany({ run, plan }: Part) {
           ) : null}
         </View>
       ))}
-      <LoadWords plan={plan} />
+      <LoadWords run={run} plan={plan} />
       <Offers run={run} plan={plan} />
     </Card>
   );
@@ -217,31 +221,38 @@ function HowMany({ run, plan }: Part) {
 const listOf = (sizes: readonly number[]) =>
   sizes.length > 6 ? `${sizes.length} loads of up to ${Math.max(...sizes)}` : sizes.join(' + ');
 
-function LoadWords({ plan }: { readonly plan: LinePlan }) {
+function LoadWords({ run, plan }: Part) {
   const { sizes, unevened, tins, wellsPerLoad } = plan.loads;
   if (sizes.length === 0) return null;
   const even = sizes.some((n, i) => n !== unevened[i]);
   const where = `${tins} ${tins === 1 ? 'tin' : 'tins'} at once, ${wellsPerLoad} wells`;
+  const title = sizes.length === 1 ? `One load of ${sizes[0]}` : `${sizes.length} loads: ${listOf(sizes)}`;
   return (
-    <View>
-      <Strong>
-        {sizes.length === 1 ? `One load of ${sizes[0]}` : `${sizes.length} loads: ${listOf(sizes)}`}
-      </Strong>
+    <WhyTap runId={run.id} lineId={plan.line.id} figureId="loads.count" label={title}>
+      <Strong>{title}</Strong>
       <Small>
         {even ? `Evened out from ${listOf(unevened)}, so that all bake alike. ${where}.` : `${where}.`}
       </Small>
-    </View>
+    </WhyTap>
   );
 }
 
 function Offers({ run, plan }: Part) {
   const style = useNumberStyle();
   const { remainder } = plan;
+  const of = { runId: run.id, lineId: plan.line.id, figureId: 'batter.left' };
   if (remainder.offers.length === 0) {
+    const words = `${showText(Math.max(remainder.leftG, 0), 'g', style)} of batter over: nothing to do about it.`;
     return (
-      <Small>{`${showText(Math.max(remainder.leftG, 0), 'g', style)} of batter over: nothing to do about it.`}</Small>
+      <WhyTap {...of} label={words}>
+        <Small>{words}</Small>
+      </WhyTap>
     );
   }
+  const headline =
+    remainder.shortPieces > 0
+      ? `${remainder.shortPieces} short${remainder.shortG > 0 ? `, ${showText(remainder.shortG, 'g', style)} of batter missing` : ''}`
+      : `${showText(remainder.leftG, 'g', style)} of batter over`;
   const take = ({ title, change }: Offer) => {
     if (change)
       changeLine(title, run, plan.line.id, {
@@ -251,11 +262,9 @@ function Offers({ run, plan }: Part) {
   };
   return (
     <View style={{ gap: space(1) }}>
-      <Strong>
-        {remainder.shortPieces > 0
-          ? `${remainder.shortPieces} short${remainder.shortG > 0 ? `, ${showText(remainder.shortG, 'g', style)} of batter missing` : ''}`
-          : `${showText(remainder.leftG, 'g', style)} of batter over`}
-      </Strong>
+      <WhyTap {...of} label={headline}>
+        <Strong>{headline}</Strong>
+      </WhyTap>
       {remainder.offers.map((offer) => (
         <OfferRow key={offer.id} offer={offer} onTake={offer.change ? () => take(offer) : null} />
       ))}
@@ -308,7 +317,9 @@ function Oven({ run, plan }: Part) {
       <FigureView {...of} figure={plan.figure('bake.time')} size="hero" label="Baking time" />
       <FigureRow {...of} figure={look} label="First look after" />
       {load ? (
-        <Body>{`In at ${clockText(load.startAt)} by this plan: first look ${addTo(load.startAt, look.value)}, then every 2 min.`}</Body>
+        <WhyTap {...of} figureId="bake.firstLook" label="The clock time of the first look">
+          <Body>{`In at ${clockText(load.startAt)} by this plan: first look ${addTo(load.startAt, look.value)}, then every 2 min.`}</Body>
+        </WhyTap>
       ) : null}
       <Small>{`${Math.round(FIRST_LOOK_SHARE * 100)} % of the time, or the start of the range if that is sooner.`}</Small>
       <FigureRow {...of} figure={plan.figure('oven.setting')} label="Set the oven to" />

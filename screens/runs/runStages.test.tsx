@@ -137,6 +137,19 @@ describe('sums', () => {
     expect(kitchenIn(useDocuments.getState().docs).stated).toEqual({});
   });
 
+  it('says why of the loads, the batter left, the eggs and every hour of the day', () => {
+    const because = (name: RegExp, words: RegExp) => {
+      tap('button', name);
+      expect(screen.getByRole('dialog').textContent).toMatch(words);
+      tap('button', 'Close');
+    };
+    because(/^2 loads: 18 \+ 18. Why/, /36 ÷ 24, rounded up = 2 loads/);
+    because(/^14.3 g of batter over/, /1994 g − 1980 g = 14.3 g/);
+    because(/^Eggs kept whole/, /6.0 eggs, rounded up|rounded up = 6 eggs/);
+    because(/^\d\d:\d\d Butter out/, /60\smin/);
+    because(/^\d\d:\d\d Cool the last load/, /Cooling until it can be frosted/);
+  });
+
   it('refuses a measured value that cannot be, and keeps it in the field', () => {
     fireEvent.click(screen.getByTestId('figure-well.volume'));
     tap('button', 'Put in what was measured');
