@@ -1,24 +1,5 @@
 import type { Basis, Figure, RangeCause, Unit, Why } from './figure';
-
-/**
- * How far a value moves when each root that it rests on stands at its 10th (down) and at its 90th (up) percentile.
- * Roots are numbered in the order in which the ledger meets them; the three lists run side by side.
- */
-interface Shifts {
-  readonly roots: readonly number[];
-  readonly down: readonly number[];
-  readonly up: readonly number[];
-}
-const STILL: Shifts = { roots: [], down: [], up: [] };
-
-interface Cell {
-  readonly figure: Figure;
-  readonly shifts: Shifts;
-  /** The roots of the sum itself, where the figure is decided or counted and passes none of them on. */
-  readonly own: Shifts;
-}
-
-type Sum = (...values: number[]) => number;
+import { NO_SHIFT, carryShifts, spanOf, sumOf, type Shifts, type Sum } from './shifts';
 
 export interface InputSpec {
   readonly id: string;
@@ -33,13 +14,24 @@ export interface InputSpec {
   readonly replace?: { readonly min: number; readonly max: number };
 }
 
+/** How a figure that a person acts on is rounded: to a step, and never below `least`. A step of 0 leaves it as it is. */
+export interface Decision {
+  readonly step: number;
+  readonly how: 'nearest' | 'down' | 'up';
+  readonly least?: number;
+}
+export const AS_IT_IS: Decision = { step: 0, how: 'nearest' };
+
 export interface DeriveSpec {
   readonly id: string;
   readonly label: string;
   readonly unit: Unit;
   readonly from: readonly string[];
-  readonly f: Sum;
+  /** Called with the inputs one by one; `asList` gets them as one list, for sums of many. One of the two is given. */
+  readonly f?: Sum;
+  readonly asList?: (values: readonly number[]) => number;
   readonly sentence: string;
+  /** Arithmetic with `{id}` for inputs, × ÷ + − ² ³ π √( ln( and "the smallest of"; words where it is none of these. */
   readonly sum: string;
   /** Whole things: the value is rounded, its range is rounded likewise, and what follows takes the count as decided. */
   readonly whole?: 'floor' | 'ceil';
@@ -47,10 +39,38 @@ export interface DeriveSpec {
    * A figure that a person acts on as a plain number ("weigh 54 g into each well"): the value is rounded so, and what
    * follows takes it as decided, without the range of the estimate that it was chosen by.
    */
-  readonly decide?: (value: number) => number;
+  readonly decide?: Decision;
   /** Bounds of a weighed value that may be pinned in its place; left out where it cannot be pinned. */
   readonly pin?: { readonly min: number; readonly max: number };
 }
+
+/** Draws every root anew and holds what the plan had decided: for checking ranges against sampling. */
+export interface Sampling {
+  readonly root: (id: string, value: number, spread: number) => number;
+  readonly held: (id: string) => number | undefined;
+}
+
+type Spec = { readonly input: InputSpec } | { readonly derive: DeriveSpec };
+
+interface Cell {
+  readonly spec: Spec;
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+  readonly expected: Figure['expected'];
+  /** Set of bases as bits, in the order of `BASES`. */
+  readonly bases: number;
+  readonly kind: Figure['kind'];
+  /** What is passed on to sums that use it. */
+  readonly shifts: Shifts;
+  /** The roots of the sum itself, where the figure is decided or counted and passes none of them on. */
+  readonly own: Shifts;
+  figure: Figure | null;
+}
+
+const BASES: readonly Basis[] = ['typical', 'geometry', 'physics', 'stated', 'counted', 'measured here'];
+const MEASURED = 1 << BASES.indexOf('measured here');
+const NONE: readonly string[] = [];
 
 /**
  * Builds the figures of a plan one after another and carries each root's spread through every sum.
@@ -67,72 +87,91 @@ export class Ledger {
   private readonly cells = new Map<string, Cell>();
   private readonly rootIds: string[] = [];
 
-  constructor(private readonly stated: Readonly<Record<string, number>>) {}
+  constructor(
+    private readonly stated: Readonly<Record<string, number>>,
+    private readonly sampling: Sampling | null = null,
+  ) {}
 
   /** Adds a starting value. Returns the value that now stands. */
   input(spec: InputSpec): number {
     const given = spec.replace ? this.given(spec.id) : undefined;
-    const low = spec.value - spec.spread;
-    const high = spec.value + spec.spread;
-    const measured = given !== undefined;
-    const value = given ?? spec.value;
-    const shifts: Shifts =
-      measured || spec.spread === 0
-        ? STILL
-        : { roots: [this.rootIds.push(spec.id) - 1], down: [-spec.spread], up: [spec.spread] };
-    return this.put(
-      {
-        id: spec.id,
-        label: spec.label,
-        unit: spec.unit,
-        value,
-        low: measured ? value : low,
-        high: measured ? value : high,
-        bases: [measured ? 'measured here' : spec.basis],
+    const { spread } = spec;
+    if (given !== undefined) {
+      const expected = { value: spec.value, low: spec.value - spread, high: spec.value + spread };
+      return this.put(spec, {
+        spec: { input: spec },
+        value: given,
+        low: given,
+        high: given,
+        expected,
+        bases: MEASURED,
         kind: 'input',
-        replace: spec.replace ?? null,
-        expected: measured ? { value: spec.value, low, high } : null,
-        why: { sentence: spec.sentence, sum: '', inputs: NONE },
-      },
+        shifts: NO_SHIFT,
+        own: NO_SHIFT,
+        figure: null,
+      });
+    }
+    const value = this.sampling && spread > 0 ? this.sampling.root(spec.id, spec.value, spread) : spec.value;
+    const shifts =
+      spread === 0 ? NO_SHIFT : { roots: [this.rootIds.push(spec.id) - 1], down: [-spread], up: [spread] };
+    return this.put(spec, {
+      spec: { input: spec },
+      value,
+      low: spec.value - spread,
+      high: spec.value + spread,
+      expected: null,
+      bases: 1 << BASES.indexOf(spec.basis),
+      kind: 'input',
       shifts,
-      shifts,
-    );
+      own: shifts,
+      figure: null,
+    });
   }
 
   /** Adds a sum of figures already in the ledger. Returns the value that now stands. */
   derive(spec: DeriveSpec): number {
-    const cells: Cell[] = [];
-    const values: number[] = [];
-    const bases: Basis[] = [];
-    for (const id of spec.from) {
-      const cell = this.cell(id);
-      cells.push(cell);
-      values.push(cell.figure.value);
-      for (const basis of cell.figure.bases) if (!bases.includes(basis)) bases.push(basis);
+    const { from } = spec;
+    const n = from.length;
+    const values = new Array<number>(n);
+    const moves = new Array<Shifts>(n);
+    let bases = 0;
+    for (let i = 0; i < n; i += 1) {
+      const cell = this.cell(from[i] as string);
+      values[i] = cell.value;
+      moves[i] = cell.shifts;
+      bases |= cell.bases;
     }
-    const raw = finite(spec.id, call(spec.f, values));
-    const own = this.carry(spec, cells, values, raw);
-    const computed = standOf(spec, raw, own);
+    const raw = finite(spec.id, sumOf(spec, values));
+    const own = carryShifts(spec, moves, values, raw);
+    const { value, low, high } = standOf(spec, raw, own, this.sampling);
     const pinned = spec.pin ? this.given(spec.id) : undefined;
-    const why: Why = { sentence: spec.sentence, sum: spec.sum, inputs: spec.from };
-    const { id, label, unit } = spec;
-    const replace = spec.pin ?? null;
     if (pinned !== undefined) {
-      const { low, value, high } = { low: pinned, value: pinned, high: pinned };
-      const kind = 'pinned';
-      return this.put(
-        { id, label, unit, value, low, high, bases: MEASURED, kind, replace, expected: computed, why },
-        STILL,
-        STILL,
-      );
+      return this.put(spec, {
+        spec: { derive: spec },
+        value: pinned,
+        low: pinned,
+        high: pinned,
+        expected: { value, low, high },
+        bases: MEASURED,
+        kind: 'pinned',
+        shifts: NO_SHIFT,
+        own: NO_SHIFT,
+        figure: null,
+      });
     }
-    const { value, low, high } = computed;
     const passesOn = spec.whole === undefined && spec.decide === undefined;
-    return this.put(
-      { id, label, unit, value, low, high, bases, kind: 'derived', replace, expected: null, why },
-      passesOn ? own : STILL,
-      spec.decide ? STILL : own,
-    );
+    return this.put(spec, {
+      spec: { derive: spec },
+      value,
+      low,
+      high,
+      expected: null,
+      bases,
+      kind: 'derived',
+      shifts: passesOn ? own : NO_SHIFT,
+      own: spec.decide ? NO_SHIFT : own,
+      figure: null,
+    });
   }
 
   /** What widens a figure's range, largest first, with the share of the squared width; what adds under 2 % is left out. */
@@ -149,11 +188,13 @@ export class Ledger {
 
   /** The figure of that id. Throws where the plan never made it. */
   figure(id: string): Figure {
-    return this.cell(id).figure;
+    const cell = this.cell(id);
+    cell.figure ??= figureOf(cell);
+    return cell.figure;
   }
 
   value(id: string): number {
-    return this.cell(id).figure.value;
+    return this.cell(id).value;
   }
 
   has(id: string): boolean {
@@ -162,7 +203,16 @@ export class Ledger {
 
   /** All figures in the order in which they were added. */
   figures(): Figure[] {
-    return [...this.cells.values()].map((cell) => cell.figure);
+    return [...this.cells.keys()].map((id) => this.figure(id));
+  }
+
+  /** The sums behind the derived figures, in order: for laying them out elsewhere and checking that both agree. */
+  sums(): DeriveSpec[] {
+    const out: DeriveSpec[] = [];
+    for (const { spec, kind } of this.cells.values()) {
+      if ('derive' in spec && kind === 'derived') out.push(spec.derive);
+    }
+    return out;
   }
 
   private given(id: string): number | undefined {
@@ -175,54 +225,25 @@ export class Ledger {
     return cell;
   }
 
-  private put(figure: Figure, shifts: Shifts, own: Shifts): number {
-    if (this.cells.has(figure.id)) throw new Error(`invariant: figure "${figure.id}" twice in a plan`);
-    this.cells.set(figure.id, { figure, shifts, own });
-    return figure.value;
-  }
-
-  /** The sum computed again with each root at either end, as differences from its value. */
-  private carry(spec: DeriveSpec, cells: readonly Cell[], values: readonly number[], raw: number): Shifts {
-    const roots: number[] = [];
-    for (const cell of cells) {
-      for (const root of cell.shifts.roots) if (!roots.includes(root)) roots.push(root);
-    }
-    if (roots.length === 0) return STILL;
-    const down: number[] = [];
-    const up: number[] = [];
-    const low = values.slice();
-    const high = values.slice();
-    for (const root of roots) {
-      cells.forEach(({ shifts }, i) => {
-        const at = shifts.roots.indexOf(root);
-        const value = values[i] ?? 0;
-        low[i] = at < 0 ? value : value + (shifts.down[at] ?? 0);
-        high[i] = at < 0 ? value : value + (shifts.up[at] ?? 0);
-      });
-      down.push(finite(spec.id, call(spec.f, low)) - raw);
-      up.push(finite(spec.id, call(spec.f, high)) - raw);
-    }
-    return { roots, down, up };
+  private put(spec: { readonly id: string }, cell: Cell): number {
+    if (this.cells.has(spec.id)) throw new Error(`invariant: figure "${spec.id}" twice in a plan`);
+    this.cells.set(spec.id, cell);
+    return cell.value;
   }
 }
 
-const NONE: readonly string[] = [];
-const MEASURED: readonly Basis[] = ['measured here'];
-
-/** Most sums have few inputs: called so, they cost a plain call. */
-function call(f: Sum, v: readonly number[]): number {
-  switch (v.length) {
-    case 1:
-      return f(v[0] as number);
-    case 2:
-      return f(v[0] as number, v[1] as number);
-    case 3:
-      return f(v[0] as number, v[1] as number, v[2] as number);
-    case 4:
-      return f(v[0] as number, v[1] as number, v[2] as number, v[3] as number);
-    default:
-      return f(...v);
+/** The figure as people get to see it: made when somebody asks, since most never are. */
+function figureOf(cell: Cell): Figure {
+  const { value, low, high, kind, expected } = cell;
+  const bases = BASES.filter((_, bit) => cell.bases & (1 << bit));
+  if ('input' in cell.spec) {
+    const { id, label, unit, sentence, replace } = cell.spec.input;
+    const why: Why = { sentence, sum: '', inputs: NONE };
+    return { id, label, unit, value, low, high, bases, kind, replace: replace ?? null, expected, why };
   }
+  const { id, label, unit, sentence, sum, from, pin } = cell.spec.derive;
+  const why: Why = { sentence, sum, inputs: from };
+  return { id, label, unit, value, low, high, bases, kind, replace: pin ?? null, expected, why };
 }
 
 /** Value and range of a sum, rounded where it is counted, bare where it is decided. */
@@ -230,24 +251,24 @@ function standOf(
   spec: DeriveSpec,
   raw: number,
   shifts: Shifts,
+  sampling: Sampling | null,
 ): { value: number; low: number; high: number } {
+  const held = sampling && (spec.whole || spec.decide) ? sampling.held(spec.id) : undefined;
   if (spec.decide) {
-    const value = spec.decide(raw);
+    const value = held ?? decided(spec.decide, raw);
     return { value, low: value, high: value };
   }
-  // Whichever end of a root moves the value to a side counts there.
-  let below = 0;
-  let above = 0;
-  for (let i = 0; i < shifts.roots.length; i += 1) {
-    const down = shifts.down[i] ?? 0;
-    const up = shifts.up[i] ?? 0;
-    const least = Math.min(down, up, 0);
-    const most = Math.max(down, up, 0);
-    below += least * least;
-    above += most * most;
-  }
-  const round = spec.whole === 'floor' ? floorNear : spec.whole === 'ceil' ? ceilNear : identity;
-  return { value: round(raw), low: round(raw - Math.sqrt(below)), high: round(raw + Math.sqrt(above)) };
+  const { below, above } = spanOf(shifts);
+  if (!spec.whole) return { value: raw, low: raw - below, high: raw + above };
+  const round = spec.whole === 'floor' ? floorNear : ceilNear;
+  return { value: held ?? round(raw), low: round(raw - below), high: round(raw + above) };
+}
+
+/** A value as decided: to the step, never below the least. */
+export function decided({ step, how, least }: Decision, value: number): number {
+  const round = how === 'nearest' ? Math.round : how === 'down' ? floorNear : ceilNear;
+  const stepped = step === 0 ? value : round(value / step) * step;
+  return least === undefined ? stepped : Math.max(stepped, least);
 }
 
 function finite(id: string, value: number): number {
@@ -258,4 +279,3 @@ function finite(id: string, value: number): number {
 /** Floating point leaves 11.999999999 where twelve pieces fit. */
 const floorNear = (value: number) => Math.floor(value + 1e-9);
 const ceilNear = (value: number) => Math.ceil(value - 1e-9);
-const identity = (value: number) => value;

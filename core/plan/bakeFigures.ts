@@ -47,7 +47,7 @@ const BAKE_INPUTS = [
 ] as const;
 
 /** The quick form of the baking model, s, of the figures in `BAKE_INPUTS`, in their order. */
-function bakeTimeOf(...v: number[]): number {
+function bakeTimeOf(v: readonly number[]): number {
   const [
     massG = 1,
     topMm = 1,
@@ -161,7 +161,7 @@ export function addBake(ledger: Ledger, context: LineContext): void {
     label: 'Baking time',
     unit: 's',
     from: BAKE_INPUTS,
-    f: bakeTimeOf,
+    asList: bakeTimeOf,
     sentence: `Until the coldest place is done: heat conducted into a piece of this shape, and the steam it gives off. The model comes within ${percent(WORST_PIECE)} of typical times of single pieces; the quick form of it used here within ${percent(SURROGATE.rms)} of the model, ${percent(SURROGATE.worst)} at worst.`,
     sum: 'warming {portion.mass} ({well.top} × {well.depth}) from {batter.temperature} to {cake.done} at {oven.setting} + {oven.offset}, then × {tin.factor} × {bake.factor}',
   });
@@ -173,7 +173,7 @@ export function addBake(ledger: Ledger, context: LineContext): void {
     unit: 's',
     from: ['bake.time'],
     f: (time = 0) => time * share,
-    decide: (time) => Math.floor(time / 30) * 30,
+    decide: { step: 30, how: 'down' },
     sentence:
       'At 85 % of the expected time, or where the likely range begins if that is earlier. Then every 2 minutes.',
     sum: `{bake.time} × ${share.toFixed(2)}, to the half minute below`,

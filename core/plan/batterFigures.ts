@@ -1,5 +1,5 @@
 import type { EggMode } from '../exchange/documents';
-import type { Ledger } from '../figure';
+import { AS_IT_IS, type Ledger } from '../figure';
 import type { ReadLine } from '../quantity';
 import { BOWL_LOSS } from '../process/batter.table';
 import { PIECE_SPREAD_SHARE } from '../quantity/ingredients.table';
@@ -91,7 +91,7 @@ export function addBatter(ledger: Ledger, { line, read, formula }: LineContext):
     unit: 'times',
     from: ['batter.needed', 'formula.mass'],
     f: (needed = 0, batch = 1) => needed / batch,
-    decide: (factor) => factor,
+    decide: AS_IT_IS,
     sentence: 'How many times the formula as written this run needs.',
     sum: '{batter.needed} ÷ {formula.mass}',
   });
@@ -205,7 +205,7 @@ function addIngredient(ledger: Ledger, l: ReadLine, index: number, mode: EggMode
       unit: 'eggs',
       from: ['scale.used'],
       f: (factor = 0) => factor * (l.whole?.count ?? 0),
-      decide: (n) => Math.max(1, Math.round(n)),
+      decide: { step: 1, how: 'nearest', least: 1 },
       sentence: 'Kept whole.',
       sum: `{scale.used} × ${l.whole.count}, kept whole`,
     });
@@ -239,7 +239,7 @@ function addIngredient(ledger: Ledger, l: ReadLine, index: number, mode: EggMode
     from: [written, 'scale.used'],
     f: (grams = 0, factor = 0) => grams * factor,
     // What is put on the scale is these grams, however the formula's cup was filled.
-    decide: (grams) => grams,
+    decide: AS_IT_IS,
     sentence:
       'The formula as written, scaled for this run. Weigh it out and it is this, however a cup would have been filled.',
     sum: `{${written}} × {scale.used}`,

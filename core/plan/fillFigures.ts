@@ -1,4 +1,4 @@
-import type { Ledger } from '../figure';
+import { AS_IT_IS, type Decision, type Ledger } from '../figure';
 import { BAKE_LOSS, FINISHES, TIN_RULER_MM, type Start } from '../process/batter.table';
 import { wellVolumeMl } from '../piece';
 import type { LineContext } from './context';
@@ -17,8 +17,8 @@ export function start(
 }
 
 /** To the step of the scale, g. */
-export function toScale(stepG: number): (massG: number) => number {
-  return (massG) => Math.max(Math.round(massG / stepG) * stepG, stepG);
+export function toScale(stepG: number): Decision {
+  return { step: stepG, how: 'nearest', least: stepG };
 }
 
 /** The well, how the batter rises in it, and what goes into one. */
@@ -182,7 +182,7 @@ function addPortion(ledger: Ledger, fill: LineContext['line']['fill'], stepG: nu
         ...decided,
         from: ['portion.stated'],
         f: (mass = 0) => mass,
-        decide: (mass) => mass,
+        decide: AS_IT_IS,
         sentence: 'What to weigh into each well, as chosen for this run.',
         sum: '{portion.stated}',
       });
