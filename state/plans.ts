@@ -1,5 +1,6 @@
-import { planRun, type LinePlan, type PlannedLine } from '../core/plan';
+import { isCupcakePlan, planRun, type CupcakePlan, type PlannedLine } from '../core/plan';
 import type { FormulaDoc, KitchenDoc, RunDoc } from '../core/exchange/documents';
+import { formulasNamed } from '../core/exchange/references';
 import { useNow } from './clock';
 import { formulasIn, kitchenIn, runIn, type Docs } from './documents';
 import { localNow } from './time';
@@ -18,11 +19,19 @@ const kept = new WeakMap<RunDoc, Kept>();
 const begun = (run: RunDoc) =>
   run.clocks.length > 0 || run.closed !== null || run.lines.some((line) => line.ticks.length > 0);
 
+/** The formulas of those ids, and those that they are made of. */
+function used(ids: ReadonlySet<string>, all: readonly FormulaDoc[]): FormulaDoc[] {
+  const reached = new Set(ids);
+  for (const id of reached) {
+    for (const part of all.find((doc) => doc.id === id)?.parts ?? []) reached.add(part.formulaId);
+  }
+  return all.filter((doc) => reached.has(doc.id));
+}
+
 /** Plans a run, or hands back the plan made before from the same documents at the same minute. */
 export function planOf(run: RunDoc, docs: Docs, now: number): readonly PlannedLine[] {
   const kitchen = kitchenIn(docs);
-  const used = new Set(run.lines.map((line) => line.formulaId));
-  const formulas = formulasIn(docs).filter((doc) => used.has(doc.id));
+  const formulas = used(formulasNamed(run.lines), formulasIn(docs));
   const local = localNow(now);
   const asOf = begun(run) || run.readyAt <= local ? undefined : local;
   const last = kept.get(run);
@@ -45,7 +54,7 @@ export type RunView =
       readonly run: RunDoc;
       readonly line: Extract<PlannedLine, { planned: false }>;
     }
-  | { readonly state: 'planned'; readonly run: RunDoc; readonly plan: LinePlan };
+  | { readonly state: 'planned'; readonly run: RunDoc; readonly plan: CupcakePlan };
 
 /** The first line of a run as planned now. */
 export function useRun(id: string): RunView {
@@ -55,5 +64,20 @@ export function useRun(id: string): RunView {
   if (!run) return { state: 'missing' };
   const [line] = planOf(run, docs, now);
   if (!line) return { state: 'missing' };
-  return line.planned ? { state: 'planned', run, plan: line } : { state: 'unplanned', run, line };
+  if (!line.planned) return { state: 'unplanned', run, line };
+  if (isCupcakePlan(line)) return { state: 'planned', run, plan: line };
+  return {
+    state: 'unplanned',
+    run,
+    line: {
+      planned: false,
+      line: line.line,
+      formula: line.formula,
+      fault: {
+        field: 'line',
+        fault: 'The first line of this run is no cupcake, and these screens show cupcakes only.',
+        mend: 'Read its sums with the headless command; the file keeps all that it holds.',
+      },
+    },
+  };
 }

@@ -30,7 +30,9 @@ export function changeRun(label: string, run: RunDoc): void {
 export function changeLine(label: string, run: RunDoc, lineId: string, over: Partial<CupcakeLine>): void {
   changeRun(label, {
     ...run,
-    lines: run.lines.map((line) => (line.id === lineId ? { ...line, ...over } : line)),
+    lines: run.lines.map((line) =>
+      line.id === lineId && line.family === 'cupcake' ? { ...line, ...over } : line,
+    ),
   });
 }
 

@@ -8,20 +8,48 @@ import { leastSquares } from '../core/numeric/leastSquares';
 import { bakeModel, type BakeModelInput } from '../core/process/bakeModel';
 import { surrogateFeatures, surrogateTerms } from '../core/process/bakeSurrogate';
 
-const SAMPLES = 800;
-
 /** Evenly scattered points that repeat from run to run: multiples of irrational numbers. */
 const STEPS = [
   0.8191725134, 0.6710436067, 0.5497004779, 0.4503906286, 0.3689476223, 0.3022226, 0.2475653, 0.2027921,
   0.166116, 0.136073,
 ];
 
-function sample(k: number): BakeModelInput {
+interface Range {
+  readonly name: string;
+  readonly what: string;
+  readonly samples: number;
+  /** Across the top, mm; the base as a share of it; and the depth of batter's room as a share, or in mm for sheets. */
+  readonly topMm: readonly [number, number];
+  readonly baseShare: readonly [number, number];
+  readonly depthMm: (topMm: number, at: number) => number;
+}
+
+const RANGES: readonly Range[] = [
+  {
+    name: 'SURROGATE',
+    what: 'wells',
+    samples: 800,
+    topMm: [28, 95],
+    baseShare: [0.6, 1],
+    depthMm: (top, at) => top * (0.38 + 0.37 * at),
+  },
+  {
+    name: 'SHEET_SURROGATE',
+    what: 'sheets, as discs of the same area',
+    samples: 480,
+    topMm: [140, 420],
+    baseShare: [0.97, 1],
+    depthMm: (_, at) => 14 + 41 * at,
+  },
+];
+
+function sample(k: number, range: Range): BakeModelInput {
   const at = (i: number, low: number, high: number) =>
     low + (high - low) * ((0.5 + (k + 1) * (STEPS[i] ?? 0)) % 1);
-  const topMm = Math.exp(at(0, Math.log(28), Math.log(95)));
-  const baseMm = topMm * at(1, 0.65, 1);
-  const depthMm = topMm * at(2, 0.38, 0.75);
+  const [least, most] = range.topMm;
+  const topMm = Math.exp(at(0, Math.log(least), Math.log(most)));
+  const baseMm = topMm * at(1, ...range.baseShare);
+  const depthMm = range.depthMm(topMm, at(2, 0, 1));
   const batterDensity = at(3, 0.45, 1.08);
   const rise = at(4, 1.5, 2.3);
   const lossShare = at(5, 0.08, 0.14);
@@ -40,34 +68,37 @@ function sample(k: number): BakeModelInput {
   };
 }
 
-const samples = Array.from({ length: SAMPLES }, (_, k) => sample(k));
-const times = samples.map((input) => Math.log(bakeModel(input).timeS));
-const rows = samples.map((input) => surrogateTerms(surrogateFeatures(input)));
-const held = (k: number) => k % 4 === 3;
-const weights = leastSquares(
-  rows.filter((_, k) => !held(k)),
-  times.filter((_, k) => !held(k)),
-);
-const off = rows
-  .map((row, k) =>
-    Math.expm1(row.reduce((sum, term, i) => sum + term * (weights[i] ?? 0), 0) - (times[k] ?? 0)),
-  )
-  .filter((_, k) => held(k));
-const rms = Math.sqrt(off.reduce((sum, value) => sum + value * value, 0) / off.length);
-const worst = Math.max(...off.map(Math.abs));
-
-const table = `/** Made by \`npm run fit:surrogate\`: do not edit. Fitted to the baking model over ${SAMPLES} wells, batters and ovens. */
-export const SURROGATE = {
+function fitted(range: Range): string {
+  const samples = Array.from({ length: range.samples }, (_, k) => sample(k, range));
+  const times = samples.map((input) => Math.log(bakeModel(input).timeS));
+  const rows = samples.map((input) => surrogateTerms(surrogateFeatures(input)));
+  const held = (k: number) => k % 4 === 3;
+  const weights = leastSquares(
+    rows.filter((_, k) => !held(k)),
+    times.filter((_, k) => !held(k)),
+  );
+  const off = rows
+    .map((row, k) =>
+      Math.expm1(row.reduce((sum, term, i) => sum + term * (weights[i] ?? 0), 0) - (times[k] ?? 0)),
+    )
+    .filter((_, k) => held(k));
+  const rms = Math.sqrt(off.reduce((sum, value) => sum + value * value, 0) / off.length);
+  const worst = Math.max(...off.map(Math.abs));
+  process.stdout.write(
+    `${range.what}: rms ${(rms * 100).toFixed(2)} %, worst ${(worst * 100).toFixed(2)} % on ${off.length} held back\n`,
+  );
+  return `/** Fitted to the baking model over ${range.samples} ${range.what}, batters and ovens. */
+export const ${range.name} = {
   weights: [
 ${weights.map((weight) => `    ${weight.toPrecision(8)},`).join('\n')}
   ],
   /** Error against the model on samples held back from the fit, as a share: root mean square, and the worst. */
   rms: ${rms.toFixed(4)},
   worst: ${worst.toFixed(4)},
-  samples: ${SAMPLES},
+  samples: ${range.samples},
 } as const;
 `;
-writeFileSync('core/process/bakeSurrogate.table.ts', table);
-process.stdout.write(
-  `rms ${(rms * 100).toFixed(2)} %, worst ${(worst * 100).toFixed(2)} % on ${off.length} held back\n`,
-);
+}
+
+const head = '// Made by `npm run fit:surrogate`: do not edit.\n\n';
+writeFileSync('core/process/bakeSurrogate.table.ts', head + RANGES.map(fitted).join('\n'));

@@ -5,7 +5,8 @@
 import { readFileSync } from 'node:fs';
 import { readRunFile } from '../core/exchange/read';
 import { basisText, type Figure } from '../core/figure';
-import { planRun, type LinePlan } from '../core/plan';
+import { planWhole, type ComponentsPlan, type LinePlan, type PlannedLine } from '../core/plan';
+import { keepingWords } from '../core/caution/keeping';
 import { inStyle } from '../core/quantity';
 import { whyText } from '../core/plan/whyText';
 
@@ -68,6 +69,63 @@ function printWhy(lines: readonly LinePlan[], name: string): void {
   );
 }
 
+const styled = (words: readonly string[]) => words.map((text) => inStyle(text));
+
+function printedLine(plan: LinePlan) {
+  return {
+    line: plan.line.id,
+    family: plan.family,
+    ...(plan.family === 'mini' ? { style: plan.line.style } : {}),
+    formula: plan.formula?.name ?? null,
+    ...('finish' in plan ? { finish: plan.finish.name } : {}),
+    ...('cuts' in plan ? { cuts: plan.cuts } : {}),
+    limits: plan.limits,
+    loads: plan.loads.sizes,
+    lots: plan.lots,
+    remainder: {
+      ...plan.remainder,
+      offers: plan.remainder.offers.map((offer) => ({ ...offer, detail: inStyle(offer.detail) })),
+    },
+    startBy: plan.startBy,
+    day: plan.day.map(({ label, detail, startAt, endAt }) => ({
+      label,
+      detail: inStyle(detail),
+      startAt,
+      endAt,
+    })),
+    tests: styled(plan.tests),
+    notes: styled(plan.notes),
+    keeping: keepingWords(plan.keeping),
+    allergens: plan.allergens,
+    cautions: plan.cautions,
+    warnings: plan.warnings.map(({ fault, mend }) => ({ fault: inStyle(fault), mend: inStyle(mend) })),
+    figures: Object.fromEntries(plan.figures.map((figure) => [figure.id, printed(figure)])),
+  };
+}
+
+function printedComponents(components: ComponentsPlan | null) {
+  if (!components) return [];
+  return components.batches.map((batch) => ({
+    formula: batch.formula.name,
+    makes: batch.makes,
+    forLines: batch.lineIds,
+    figures: Object.fromEntries(
+      components.figures
+        .filter(({ id }) => id.startsWith(`${batch.id}/`))
+        .map((figure) => [figure.id, printed(figure)]),
+    ),
+  }));
+}
+
+/** The field that a line's fault is about: the id of a thing, or what was stated of a figure. */
+function fieldOf(i: number, { fault, line }: Extract<PlannedLine, { planned: false }>): string {
+  if (fault.field === 'stated') return `run.lines[${i}].stated["${fault.figureId ?? ''}"]`;
+  if (fault.field === 'lots' || fault.field === 'line' || fault.field === 'kitchen')
+    return `run.lines[${i}].${fault.field}`;
+  const own = `${fault.field}Id`;
+  return own in line ? `run.lines[${i}].${own}` : `run.lines[${i}].${fault.field}`;
+}
+
 function main(): void {
   const { path, why } = readArguments();
   const read = readRunFile(readJson(path));
@@ -75,32 +133,18 @@ function main(): void {
     const [first] = read.faults;
     fail(first?.field ?? path, first?.fault ?? 'It does not fit the schema.', first?.mend ?? '');
   }
-  const lines = planRun(read.value);
+  const { lines, components } = planWhole(read.value);
   const planned: LinePlan[] = [];
   lines.forEach((line, i) => {
     if (line.planned) planned.push(line);
-    else fail(`run.lines[${i}].${line.fault.field}Id`, line.fault.fault, line.fault.mend);
+    else fail(fieldOf(i, line), line.fault.fault, line.fault.mend);
   });
   if (why !== null) return printWhy(planned, why);
   const out = {
     run: read.value.run.id,
     readyAt: read.value.run.readyAt,
-    lines: planned.map((plan) => ({
-      line: plan.line.id,
-      family: plan.line.family,
-      formula: plan.formula.name,
-      finish: plan.finish.name,
-      limits: plan.limits,
-      loads: plan.loads.sizes,
-      remainder: {
-        ...plan.remainder,
-        offers: plan.remainder.offers.map((offer) => ({ ...offer, detail: inStyle(offer.detail) })),
-      },
-      startBy: plan.startBy,
-      day: plan.day.map(({ label, startAt, endAt }) => ({ label, startAt, endAt })),
-      warnings: plan.warnings,
-      figures: Object.fromEntries(plan.figures.map((figure) => [figure.id, printed(figure)])),
-    })),
+    lines: planned.map(printedLine),
+    components: printedComponents(components),
   };
   process.stdout.write(`${JSON.stringify(out, null, 2)}\n`);
 }

@@ -1,6 +1,6 @@
 import { cleanup, render, screen } from '@testing-library/react';
 import { PaperProvider } from 'react-native-paper';
-import { planRun, type LinePlan } from '../core/plan';
+import { isCupcakePlan, planRun, type CupcakePlan } from '../core/plan';
 import { cupcakeCut } from '../core/piece';
 import { newCupcakeLine, type CupcakeLine } from '../core/exchange/documents';
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../demo';
@@ -10,7 +10,7 @@ import { Strata } from './strata';
 
 const WELL = { topMm: 70, baseMm: 52, depthMm: 36 };
 
-function plan(over: Partial<CupcakeLine> = {}): LinePlan {
+function plan(over: Partial<CupcakeLine> = {}): CupcakePlan {
   const [run] = demoRuns('2026-11-25T09:30');
   if (!run) throw new Error('the demo has a run');
   const line = newCupcakeLine({
@@ -26,7 +26,7 @@ function plan(over: Partial<CupcakeLine> = {}): LinePlan {
     formulas: [...DEMO_FORMULAS],
     kitchen: DEMO_KITCHEN,
   });
-  if (!planned?.planned) throw new Error('the demo can be planned');
+  if (!planned?.planned || !isCupcakePlan(planned)) throw new Error('the demo can be planned');
   return planned;
 }
 

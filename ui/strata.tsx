@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import type { LinePlan, Stratum } from '../core/plan';
+import type { CupcakePlan, Stratum } from '../core/plan';
 import { show, join } from '../core/quantity';
 import { useNumberStyle, useScreen } from '../state/store';
 import { Icon } from './icons';
@@ -18,6 +18,9 @@ const colorOf = (tokens: Tokens, { material }: Stratum): string =>
     crumb: tokens.material.crumb,
     loss: tokens.material.loss,
     left: tokens.material.left,
+    dough: tokens.material.crumb,
+    coat: tokens.material.crust,
+    topping: tokens.material.ingredient,
   })[material];
 
 /** Grams lost or set aside before the band of that place in the chain. */
@@ -32,7 +35,7 @@ function gone(strata: readonly Stratum[], at: number): number {
  * The chain of grams as bands, in the order of the work. Each band's coloured bar is as long as its mass against what
  * was mixed; losses and leftovers are hatched by an edge and named.
  */
-export function Strata({ plan, runId }: { readonly plan: LinePlan; readonly runId: string }) {
+export function Strata({ plan, runId }: { readonly plan: CupcakePlan; readonly runId: string }) {
   const tokens = useTokens();
   const style = useNumberStyle();
   const askWhy = useScreen((state) => state.askWhy);

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Basis, Figure } from '../core/figure';
-import type { LinePlan } from '../core/plan';
+import type { CupcakePlan } from '../core/plan';
 import { whyText } from '../core/plan/whyText';
 import type { RunDoc } from '../core/exchange/documents';
 import { fromShown, join, show, toShown, typedUnit } from '../core/quantity';
@@ -65,7 +65,7 @@ function WhyBody({
 }: {
   readonly run: RunDoc;
   readonly lineId: string;
-  readonly plan: LinePlan;
+  readonly plan: CupcakePlan;
   readonly figure: Figure;
 }) {
   const style = useNumberStyle();

@@ -60,14 +60,3 @@ export function recordLook(clock: ClockDoc, result: LookResult, now: number): Cl
 export function observedFactor(clock: ClockDoc): number | null {
   return clock.endedAt === null ? null : (clock.endedAt - clock.startedAt) / 1000 / clock.expectedS;
 }
-
-/** What to look for, in the order in which a baker looks. Colour misleads on dark batters. */
-export function doneTests(darkBatter: boolean): string[] {
-  return [
-    'A skewer in the middle comes out clean, or with a few dry crumbs.',
-    'A light press springs back.',
-    darkBatter
-      ? 'The edge draws away from the liner. Colour tells little on this batter.'
-      : 'The edge is pale gold and draws away from the liner.',
-  ];
-}

@@ -1,2 +1,2 @@
-export { clockPhase, doneTests, nextLookAt, observedFactor, recordLook, startClock } from './clock';
+export { clockPhase, nextLookAt, observedFactor, recordLook, startClock } from './clock';
 export type { ClockPhase } from './clock';

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { runFileSchema, type RunFile } from './documents';
+import { cycleFrom, kitchenHolds, referencesOf, type RefKind, type Reference } from './references';
 
 /** What is wrong with a document: which field, what is wrong, and what would be right. */
 export interface DocFault {
@@ -39,21 +40,40 @@ export function readWith<T>(schema: z.ZodType<T>, data: unknown): Result<T> {
   };
 }
 
-/** Reads a run file and checks that every line's formula, tin and oven are in it. */
+/** Reads a run file and checks that all that its lines name is in it, and that no formula is made of itself. */
 export function readRunFile(data: unknown): Result<RunFile> {
   const read = readWith<RunFile>(runFileSchema, data);
   if (!read.ok) return read;
   const { run, formulas, kitchen } = read.value;
+  const held: Readonly<Record<RefKind, readonly { id: string }[]>> = {
+    formula: formulas,
+    ...kitchenHolds(kitchen),
+  };
   const faults: DocFault[] = [];
-  const need = (held: readonly { id: string }[], id: string, field: string, what: string) => {
-    if (held.some((item) => item.id === id)) return;
-    const ids = held.map((item) => item.id).join(', ');
-    faults.push({ field, fault: `There is no ${what} "${id}" in this file.`, mend: `Use one of: ${ids}.` });
+  const need = ({ kind, id, field }: Reference, at: string) => {
+    if (held[kind].some((item) => item.id === id)) return;
+    const ids = held[kind].map((item) => item.id).join(', ');
+    faults.push({
+      field: `${at}.${field}`,
+      fault: `There is no ${kind} "${id}" in this file.`,
+      mend: ids ? `Use one of: ${ids}.` : `Add the ${kind} to the file.`,
+    });
   };
   run.lines.forEach((line, i) => {
-    need(formulas, line.formulaId, `run.lines[${i}].formulaId`, 'formula');
-    need(kitchen.tins, line.tinId, `run.lines[${i}].tinId`, 'tin');
-    need(kitchen.ovens, line.ovenId, `run.lines[${i}].ovenId`, 'oven');
+    for (const reference of referencesOf(line)) need(reference, `run.lines[${i}]`);
+  });
+  formulas.forEach((formula, i) => {
+    (formula.parts ?? []).forEach((part, k) =>
+      need({ kind: 'formula', id: part.formulaId, field: `parts[${k}].formulaId` }, `formulas[${i}]`),
+    );
+    const cycle = cycleFrom(formula, formulas);
+    if (cycle) {
+      faults.push({
+        field: `formulas[${i}].parts`,
+        fault: `"${formula.name}" is made of itself: ${cycle.join(' → ')}.`,
+        mend: 'Take one of these parts out.',
+      });
+    }
   });
   return faults.length > 0 ? { ok: false, faults } : read;
 }

@@ -5,7 +5,20 @@
  */
 
 export type Unit =
-  'g' | 'ml' | 'mm' | '°C' | 'K' | 's' | 'g/ml' | 'share' | 'times' | 'pieces' | 'loads' | 'eggs';
+  | 'g'
+  | 'ml'
+  | 'mm'
+  | '°C'
+  | 'K'
+  | 's'
+  | 'g/ml'
+  | 'share'
+  | 'times'
+  | 'pieces'
+  | 'loads'
+  | 'eggs'
+  | 'cm²'
+  | 'W';
 
 /** Where a starting value comes from. `measured here` replaces the others as soon as someone weighs or times it. */
 export type Basis = 'typical' | 'geometry' | 'physics' | 'stated' | 'counted' | 'measured here';

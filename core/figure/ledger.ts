@@ -50,6 +50,22 @@ export interface Sampling {
   readonly held: (id: string) => number | undefined;
 }
 
+/** A stated value that cannot be: below or above what the figure may come to. Caught at the edge and said as a fault. */
+export class OutOfBounds extends Error {
+  constructor(
+    readonly at: {
+      readonly id: string;
+      readonly label: string;
+      readonly unit: Unit;
+      readonly value: number;
+      readonly min: number;
+      readonly max: number;
+    },
+  ) {
+    super(`"${at.id}" is stated as ${at.value}, outside ${at.min} to ${at.max}`);
+  }
+}
+
 type Spec = { readonly input: InputSpec } | { readonly derive: DeriveSpec };
 
 interface Cell {
@@ -94,7 +110,7 @@ export class Ledger {
 
   /** Adds a starting value. Returns the value that now stands. */
   input(spec: InputSpec): number {
-    const given = spec.replace ? this.given(spec.id) : undefined;
+    const given = spec.replace ? this.given(spec, spec.replace) : undefined;
     const { spread } = spec;
     if (given !== undefined) {
       const expected = { value: spec.value, low: spec.value - spread, high: spec.value + spread };
@@ -144,7 +160,7 @@ export class Ledger {
     const raw = finite(spec.id, sumOf(spec, values));
     const own = carryShifts(spec, moves, values, raw);
     const { value, low, high } = standOf(spec, raw, own, this.sampling);
-    const pinned = spec.pin ? this.given(spec.id) : undefined;
+    const pinned = spec.pin ? this.given(spec, spec.pin) : undefined;
     if (pinned !== undefined) {
       return this.put(spec, {
         spec: { derive: spec },
@@ -215,8 +231,15 @@ export class Ledger {
     return out;
   }
 
-  private given(id: string): number | undefined {
-    return Object.prototype.hasOwnProperty.call(this.stated, id) ? this.stated[id] : undefined;
+  private given(
+    { id, label, unit }: { readonly id: string; readonly label: string; readonly unit: Unit },
+    { min, max }: { readonly min: number; readonly max: number },
+  ): number | undefined {
+    if (!Object.prototype.hasOwnProperty.call(this.stated, id)) return undefined;
+    const value = this.stated[id] as number;
+    // Written this way round, NaN falls out of bounds too.
+    if (!(value >= min && value <= max)) throw new OutOfBounds({ id, label, unit, value, min, max });
+    return value;
   }
 
   private cell(id: string): Cell {

@@ -1,4 +1,4 @@
-import type { Fault, ReadLine, Role } from '../quantity';
+import { ingredientsNamedIn, type Fault, type ReadLine, type Role } from '../quantity';
 import { CHECKS } from './checks.table';
 
 const round = (value: number) => String(Number(value.toPrecision(2)));
@@ -68,4 +68,66 @@ function hasAcid(lines: readonly ReadLine[]): boolean {
   return lines.some(
     (line) => line.ingredient && (line.ingredient.role === 'acid' || SOUR.has(line.ingredient.key)),
   );
+}
+
+/** Things that steps name without anybody having to list them. */
+const NEED_NO_LINE = new Set(['water', 'salt']);
+
+/** Ingredients that the steps name and the list does not have: each a warning, since one of the two is wrong. */
+export function checkSteps(lines: readonly ReadLine[], steps: string): Fault[] {
+  if (steps.trim() === '') return [];
+  const listed = lines.flatMap((line) => (line.ingredient ? [line.ingredient] : []));
+  const words = lines.map((line) => line.raw.toLowerCase()).join(' ');
+  return ingredientsNamedIn(steps)
+    .filter(
+      ({ ingredient, word }) =>
+        !NEED_NO_LINE.has(ingredient.key) &&
+        // "Flour" in the steps may be any flour of the list, and "sugar" any sugar.
+        !listed.some((one) => one.key === ingredient.key || one.role === ingredient.role) &&
+        !words.includes(word),
+    )
+    .map(({ word }) => ({
+      fault: `The steps speak of ${word}, which the list does not have.`,
+      mend: 'Add a line with its amount, or mend the step.',
+    }));
+}
+
+/** What a writer says of yield and time against the sums. */
+export interface StatedAgainst {
+  readonly statedPieces: number | null;
+  /** Batter of one batch, g, and what one piece of the usual size takes. */
+  readonly batterG: number;
+  readonly portionG: number;
+  readonly statedMin: number | null;
+  readonly lowMin: number;
+  readonly highMin: number;
+}
+
+/** Yield further off than this share is worth a word; so is a time outside its range by this share. */
+const YIELD_SHARE = 0.2;
+const TIME_SHARE = 0.1;
+
+/** Stated yield against batter mass a well, and stated time against the model's range. Warnings, never a block. */
+export function checkStated(at: StatedAgainst): Fault[] {
+  const out: Fault[] = [];
+  if (at.statedPieces !== null) {
+    const comes = at.batterG / at.portionG;
+    if (Math.abs(comes / at.statedPieces - 1) > YIELD_SHARE) {
+      out.push({
+        fault: `It says it makes ${at.statedPieces}; at {${Math.round(at.portionG)} g} a well it makes about ${Math.round(comes)}.`,
+        mend: `For ${at.statedPieces} of them, fill {${Math.round(at.batterG / at.statedPieces)} g} each, or use other tins.`,
+      });
+    }
+  }
+  const { statedMin, lowMin, highMin } = at;
+  if (
+    statedMin !== null &&
+    (statedMin < lowMin * (1 - TIME_SHARE) || statedMin > highMin * (1 + TIME_SHARE))
+  ) {
+    out.push({
+      fault: `It says ${statedMin} min; this size is likely done after ${Math.round(lowMin)} to ${Math.round(highMin)} min.`,
+      mend: 'It may have been written for another tin or oven. Look early, then every 2 minutes.',
+    });
+  }
+  return out;
 }

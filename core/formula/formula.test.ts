@@ -1,4 +1,4 @@
-import { cautionsFor } from '../caution/cautions';
+import { cautionsFor, factsOf } from '../caution/cautions';
 import { guessMeasures, massOf, readFormula } from '.';
 
 const read = (text: string) => readFormula({ text, measures: 'us', takenFor: {} });
@@ -70,11 +70,17 @@ describe('checks on proportions', () => {
 });
 
 describe('cautions', () => {
-  const places = (text: string) => cautionsFor(read(text)).map((caution) => caution.id);
+  const cautions = (text: string) => {
+    const { lines, allergens } = read(text);
+    return cautionsFor(
+      factsOf({ family: 'cupcake', lines, allergens, words: [], frosting: null, coat: false, oven: true }),
+    );
+  };
+  const places = (text: string) => cautions(text).map((caution) => caution.id);
   it('warns of raw egg and flour while mixing, of allergens while gathering, of heat while baking', () => {
-    expect(places('100 g flour\n1 egg')).toEqual(['allergens', 'raw', 'hot-tin', 'cool-safely']);
-    expect(cautionsFor(read('100 g flour\n1 egg'))[1]?.words).toMatch(/^Raw egg and raw flour/);
-    expect(cautionsFor(read('100 g flour'))[1]?.words).toMatch(/^Raw flour can/);
+    expect(places('100 g flour\n1 egg')).toEqual(['allergens', 'raw', 'hot-tin', 'cool-safely', 'selling']);
+    expect(cautions('100 g flour\n1 egg')[1]?.words).toMatch(/^Raw egg and raw flour/);
+    expect(cautions('100 g flour')[1]?.words).toMatch(/^Raw flour can/);
   });
   it('names alcohol where there is some', () => {
     expect(places('100 g flour\n2 tbsp brandy')).toContain('alcohol');

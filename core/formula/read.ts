@@ -1,6 +1,14 @@
 import { MAX_FORMULA_LINES, type FormulaDoc } from '../exchange/documents';
-import { readLine, type Allergen, type Fault, type Measures, type ReadLine, type Role } from '../quantity';
-import { checkFormula } from './checks';
+import {
+  readLine,
+  type Allergen,
+  type Fault,
+  type Measures,
+  type OwnMeasures,
+  type ReadLine,
+  type Role,
+} from '../quantity';
+import { checkFormula, checkSteps } from './checks';
 
 export interface ReadFormula {
   readonly lines: readonly ReadLine[];
@@ -23,11 +31,14 @@ export function massOf(lines: readonly ReadLine[], ...roles: readonly Role[]): n
 }
 
 /** Reads a formula line by line. Lines past the limit are kept in the document but not read; a check says so. */
-export function readFormula(doc: Pick<FormulaDoc, 'text' | 'measures' | 'takenFor'>): ReadFormula {
+export function readFormula(
+  doc: Pick<FormulaDoc, 'text' | 'measures' | 'takenFor'> & Partial<Pick<FormulaDoc, 'steps' | 'makes'>>,
+  own?: OwnMeasures,
+): ReadFormula {
   const written = doc.text.split(/\r?\n/);
   const lines = written
     .slice(0, MAX_FORMULA_LINES)
-    .map((raw) => readLineOnce(raw, doc.measures, ownValue(doc.takenFor, raw.trim())));
+    .map((raw) => readLineOnce(raw, doc.measures, ownValue(doc.takenFor, raw.trim()), own));
   const read = lines.filter((line) => line.status === 'read');
   const allergens = new Set(lines.flatMap((line) => line.ingredient?.allergens ?? []));
   const beyond = written.slice(MAX_FORMULA_LINES).filter((line) => line.trim() !== '').length;
@@ -46,7 +57,11 @@ export function readFormula(doc: Pick<FormulaDoc, 'text' | 'measures' | 'takenFo
     spreadG: Math.hypot(...read.map((line) => (line.highG - line.lowG) / 2)),
     unread: lines.filter((line) => line.status === 'unread').length,
     allergens: [...allergens],
-    checks: [...tooLong, ...checkFormula(lines)],
+    checks: [
+      ...tooLong,
+      ...(doc.makes === undefined || doc.makes === 'batter' ? checkFormula(lines) : []),
+      ...checkSteps(lines, doc.steps ?? ''),
+    ],
   };
 }
 
@@ -54,7 +69,13 @@ export function readFormula(doc: Pick<FormulaDoc, 'text' | 'measures' | 'takenFo
 const recent = new Map<string, ReadLine>();
 const RECENT_KEPT = 2000;
 
-function readLineOnce(raw: string, measures: Measures, takenFor: string | undefined): ReadLine {
+function readLineOnce(
+  raw: string,
+  measures: Measures,
+  takenFor: string | undefined,
+  own: OwnMeasures | undefined,
+): ReadLine {
+  if (own) return readLine(raw, measures, takenFor, own);
   const key = `${measures}\u0000${takenFor ?? ''}\u0000${raw}`;
   const known = recent.get(key);
   if (known) return known;

@@ -1,4 +1,4 @@
 export { cakeAboveRimMm, cupcakeCut } from './cupcakeCut';
 export type { CupcakeCut, CutPoint } from './cupcakeCut';
-export { heightForVolumeMm, wellVolumeMl } from './well';
+export { barVolumeMl, bowlVolumeMl, diameterAtMm, heightForVolumeMm, wellVolumeMl } from './well';
 export type { Well } from './well';

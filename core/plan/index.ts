@@ -1,6 +1,22 @@
-export type { BatchIngredient, BatterPlan, EggChoice } from './batterFigures';
-export type { Limit, LoadPlan, Supply } from './countFigures';
+export type {
+  BatchIngredient,
+  BatterPlan,
+  Batch,
+  ChainPlan,
+  EggChoice,
+  Limit,
+  LotPlan,
+  Need,
+  Stratum,
+  Supply,
+  TimedStep,
+} from './chain';
+export type { ComponentsPlan } from './components';
+export type { CupcakePlan, MiniWellsPlan, WellsPlan } from './families/wells';
+export type { LoadPlan } from './families/wellsCount';
 export type { FinishKind, FinishWords } from './finish';
-export { planRun } from './plan';
-export type { LinePlan, PlannedLine, Stratum, TimedStep, Unplanned } from './plan';
+export { readOnce } from './lookup';
+export type { PlanFault } from './lookup';
+export { isCupcakePlan, plainFormulaId, planRun, planWhole } from './plan';
+export type { LinePlan, PlannedLine, RunPlan, Unplanned } from './plan';
 export type { Offer, Remainder } from './remainder';

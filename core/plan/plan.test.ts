@@ -7,7 +7,7 @@ import {
   type RunDoc,
 } from '../exchange/documents';
 import { hasRange } from '../figure';
-import { planRun, type LinePlan } from '.';
+import { isCupcakePlan, planRun, type CupcakePlan } from '.';
 import { whyText } from './whyText';
 
 const kitchen = (over: Partial<KitchenDoc> = {}): KitchenDoc => ({
@@ -78,16 +78,17 @@ function planOne(
   f: Partial<FormulaDoc> = {},
   k: Partial<KitchenDoc> = {},
   asOf?: string,
-): LinePlan {
+): CupcakePlan {
   const [planned] = planRun({ run: run(cupcakes(line)), formulas: [formula(f)], kitchen: kitchen(k), asOf });
   if (!planned?.planned) throw new Error(planned?.fault.fault);
+  if (!isCupcakePlan(planned)) throw new Error('these are cupcakes');
   return planned;
 }
 
-const v = (plan: LinePlan, id: string) => plan.figure(id).value;
+const v = (plan: CupcakePlan, id: string) => plan.figure(id).value;
 
 /** Grams in, less grams out, from ingredients to pieces. */
-function unaccountedG(plan: LinePlan): number {
+function unaccountedG(plan: CupcakePlan): number {
   const ingredients = plan.batter.ingredients.reduce((sum, item) => sum + v(plan, item.figureId), 0);
   const mixed = plan.figure('batter.mixed');
   const weighedAway = mixed.kind === 'pinned' ? ingredients - mixed.value : 0;

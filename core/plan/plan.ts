@@ -1,262 +1,153 @@
-import { cautionsFor, type Caution } from '../caution/cautions';
-import type { CupcakeLine, FormulaDoc, KitchenDoc, RunFile } from '../exchange/documents';
-import { Ledger, type Figure, type RangeCause } from '../figure';
-import { cakeAboveRimMm, cupcakeCut, heightForVolumeMm, wellVolumeMl, type CupcakeCut } from '../piece';
-import { BICARBONATE_WAIT_MIN } from '../process/batter.table';
-import type { Fault } from '../quantity';
-import { lastLoadWaitsMin, minutesBeforeOven, planDay, type DayStep } from '../schedule/day';
-import { localOf, minutesOf } from '../schedule/localTime';
-import { addBake, addCakes, addHands, ovenSettingC } from './bakeFigures';
-import { addBatter, type BatterPlan } from './batterFigures';
-import { methodOf, readOnce, tinsAtOnce, type LineContext } from './context';
-import { addCount, type Limit, type LoadPlan } from './countFigures';
-import { addFill } from './fillFigures';
-import { finishOf, type FinishWords } from './finish';
-import { remainderOf, type Remainder } from './remainder';
+import type { CupcakeLine, FormulaDoc, Line, RunFile } from '../exchange/documents';
+import { OutOfBounds, type Sampling } from '../figure';
+import { showText } from '../quantity';
+import type { ChainPlan } from './chain';
+import { planComponents, type ComponentsPlan } from './components';
+import { planCakesicle, type CakesiclePlan } from './families/cakesicle';
+import { planCubes, type CubePlan } from './families/cubes';
+import { planMug, type MugPlan } from './families/mug';
+import type { BatterNeed, Planning } from './families/planning';
+import { planPop, type PopPlan } from './families/pop';
+import { planWells, type CupcakePlan, type MiniWellsPlan } from './families/wells';
+import { runContext, Unplannable, type PlanFault, type RunContext } from './lookup';
 
-/** A step of the day with its local time. */
-export interface TimedStep extends DayStep {
-  readonly startAt: string;
-  readonly endAt: string;
-}
-
-/** One band of the chain of grams: what it holds, what is lost on the way to the next, what stays over. */
-export interface Stratum {
-  readonly id: string;
-  readonly label: string;
-  readonly material: 'ingredient' | 'batter' | 'crumb' | 'loss' | 'left';
-  readonly figureId: string;
-  readonly massG: number;
-  readonly pinned: boolean;
-}
-
-export interface LinePlan {
-  readonly line: CupcakeLine;
-  readonly formula: FormulaDoc;
-  readonly figures: readonly Figure[];
-  readonly figure: (id: string) => Figure;
-  /** What widens the range of a figure most. */
-  readonly causes: (id: string) => readonly RangeCause[];
-  readonly batter: BatterPlan;
-  readonly limits: readonly Limit[];
-  readonly loads: LoadPlan;
-  readonly remainder: Remainder;
-  readonly finish: FinishWords;
-  readonly cut: CupcakeCut;
-  readonly strata: readonly Stratum[];
-  readonly day: readonly TimedStep[];
-  /** Local time of the latest safe start. */
-  readonly startBy: string | null;
-  readonly warnings: readonly Fault[];
-  readonly cautions: readonly Caution[];
-}
+export type LinePlan = CupcakePlan | MiniWellsPlan | CubePlan | PopPlan | CakesiclePlan | MugPlan;
 
 /** A line that cannot be planned, and what would mend it. */
 export interface Unplanned {
-  readonly line: CupcakeLine;
+  readonly line: Line;
   readonly formula: FormulaDoc | null;
-  readonly fault: Fault & { readonly field: 'formula' | 'tin' | 'oven' };
+  readonly fault: PlanFault;
 }
 
 export type PlannedLine = ({ readonly planned: true } & LinePlan) | ({ readonly planned: false } & Unplanned);
 
-/** Plans every line of a run. */
-export function planRun(file: Pick<RunFile, 'run' | 'formulas' | 'kitchen' | 'asOf'>): PlannedLine[] {
-  return file.run.lines.map((line) => planLine(line, file));
+type File = Pick<RunFile, 'run' | 'formulas' | 'kitchen' | 'asOf'>;
+
+/** A run planned whole: its lines, and what is made once for all of them. */
+export interface RunPlan {
+  readonly lines: readonly PlannedLine[];
+  /** Fillings, frostings, binders and parts of formulas; null where a line cannot be planned, or nothing is needed. */
+  readonly components: ComponentsPlan | null;
 }
 
-function planLine(
-  line: CupcakeLine,
-  { run, formulas, kitchen, asOf }: Pick<RunFile, 'run' | 'formulas' | 'kitchen' | 'asOf'>,
-): PlannedLine {
-  const formula = formulas.find((doc) => doc.id === line.formulaId) ?? null;
-  const stop = (field: Unplanned['fault']['field'], fault: string, mend: string): PlannedLine => ({
-    planned: false,
-    line,
-    formula,
-    fault: { field, fault, mend },
+/** Plans every line of a run. `sampling` draws the roots anew, for checking ranges. */
+export function planRun(file: File, sampling: Sampling | null = null): PlannedLine[] {
+  const context = runContext(file);
+  const started = withSharedPins(file.run.lines).map((line) => begin(context, line, sampling));
+  return started.map((one, i) => {
+    if (!('work' in one)) return one;
+    const others = new Map<string, number>();
+    started.forEach((other, k) => {
+      if (k === i || !('work' in other)) return;
+      for (const { formulaId, massG } of other.needs) {
+        if (one.needs.some((need) => need.formulaId === formulaId))
+          others.set(formulaId, (others.get(formulaId) ?? 0) + massG);
+      }
+    });
+    return attempt(one.line, () => {
+      const done = one.work.next({ others });
+      if (!done.done) throw new Error('invariant: a line asks for batter once');
+      return { planned: true, ...done.value };
+    });
   });
-  if (!formula) return stop('formula', 'The formula of this run is gone.', 'Choose another formula.');
-  const tin = kitchen.tins.find((item) => item.id === line.tinId);
-  if (!tin) return stop('tin', 'The tin of this run is gone from the kitchen.', 'Choose another tin.');
-  const oven = kitchen.ovens.find((item) => item.id === line.ovenId);
-  if (!oven) return stop('oven', 'The oven of this run is gone from the kitchen.', 'Choose another oven.');
-  const read = readOnce(formula);
-  if (read.massG <= 0) {
-    return stop(
-      'formula',
-      `"${formula.name}" has no line with an amount that can be read.`,
-      'Open the formula and write its ingredients, one a line.',
-    );
-  }
-  const context: LineContext = {
-    line,
-    formula,
-    read,
-    method: methodOf(formula),
-    tin,
-    oven,
-    kitchen,
-    asOfMin: asOf ? minutesOf(asOf) : null,
-    readyMin: minutesOf(run.readyAt),
-  };
-  return { planned: true, ...plan(context) };
 }
 
-/** What was measured in this run comes before what always holds in this kitchen. */
-function statedIn({ line, kitchen }: LineContext): Record<string, number> {
-  return { ...kitchen.stated, ...line.stated };
-}
-
-function plan(context: LineContext): LinePlan {
-  const { line, formula, read, method, tin, kitchen } = context;
-  const ledger = new Ledger(statedIn(context));
-  addFill(ledger, context);
-  const batter = addBatter(ledger, context);
-  addBake(ledger, context);
-  const { limits, loads } = addCount(ledger, context, minutesForLoads(ledger, context));
-  addCakes(ledger);
-  addHands(ledger, context);
-  const fig = (id: string) => ledger.figure(id);
-  const volume = ledger.value('well.volume');
-  // A water test says how much the well really holds: the drawn well is made that much deeper or shallower.
-  const measured = volume / wellVolumeMl(tin.topMm, tin.baseMm, tin.depthMm);
-  const well = { topMm: tin.topMm, baseMm: tin.baseMm, depthMm: tin.depthMm * measured };
-  const cut = cupcakeCut(well, ledger.value('fill.share') * volume, ledger.value('finish.share') * volume);
-  addHeights(ledger, cut);
-  const day = planDay({
-    loads: loads.sizes,
-    bakeTime: fig('bake.time'),
-    firstLook: fig('bake.firstLook'),
-    coolTime: fig('cool.time'),
-    turnaroundS: ledger.value('turnaround'),
-    method,
-    ovenSettingC: ovenSettingC(context),
-  }).map((step) => ({
-    ...step,
-    startAt: localOf(context.readyMin - step.startMin),
-    endAt: localOf(context.readyMin - step.endMin),
-  }));
-  const finish = finishOf(ledger.value('finish.share'));
+/** Plans a run with what its lines have in common. */
+export function planWhole(file: File, sampling: Sampling | null = null): RunPlan {
+  const lines = planRun(file, sampling);
+  const planned = lines.flatMap((line): ChainPlan[] => (line.planned ? [line] : []));
   return {
-    line,
-    formula,
-    figures: ledger.figures(),
-    figure: fig,
-    causes: (id) => ledger.causes(id),
-    batter,
-    limits,
-    loads,
-    remainder: remainderOf(ledger, context, limits),
-    finish,
-    cut,
-    strata: strataOf(ledger),
-    day,
-    startBy: day[0]?.startAt ?? null,
-    warnings: warningsFor(ledger, context, loads, finish, day, kitchen),
-    cautions: cautionsFor(read),
+    lines,
+    components: planned.length < lines.length ? null : planComponents(runContext(file), planned),
   };
 }
 
-/** Further off than this, the clock is no supply that anybody reckons with. */
-const CLOCK_LIMITS_WITHIN_MIN = 24 * 60;
-
-/** Minutes between the earliest first load and the end of baking, and what one load takes of them. */
-function minutesForLoads(ledger: Ledger, context: LineContext): { free: number; perLoad: number } | null {
-  if (context.asOfMin === null) return null;
-  const perLoad = ledger.figure('bake.time').high / 60 + 4;
-  const firstLoad = Math.min(context.line.count, context.tin.wells * tinsAtOnce(context.tin, context.oven));
-  const before = minutesBeforeOven(context.method, firstLoad);
-  // Cooling is left out here: the pieces exist, if warm; the day says when to start so that they are cool.
-  const free = context.readyMin - context.asOfMin - before;
-  // With no time for a single load there is nothing to plan by; the late start is said as a warning.
-  return free < perLoad || free > CLOCK_LIMITS_WITHIN_MIN ? null : { free, perLoad };
+interface Begun {
+  readonly line: Line;
+  readonly work: Planning<LinePlan>;
+  readonly needs: readonly BatterNeed[];
 }
 
-function addHeights(ledger: Ledger, cut: CupcakeCut): void {
-  ledger.derive({
-    id: 'fill.belowRim',
-    label: 'Batter below the rim',
-    unit: 'mm',
-    from: ['fill.share', 'well.volume'],
-    f: (share = 0, volume = 0) => cut.well.depthMm - heightForVolumeMm(cut.well, share * volume),
-    sentence: 'How far down from the rim the batter stands in a well of this shape.',
-    sum: 'height of {fill.share} of {well.volume} in the well, from the rim down',
-  });
-  ledger.derive({
-    id: 'finish.aboveRim',
-    label: 'Cake against the rim',
-    unit: 'mm',
-    from: ['finish.share', 'well.volume'],
-    f: (share = 0, volume = 0) => cakeAboveRimMm(cut.well, share * volume),
-    sentence:
-      'The top of the dome against the rim: a cake larger than its well stands on it as a dome of that volume.',
-    sum: 'height of {finish.share} of {well.volume} as a dome on the well',
+function begin(
+  context: RunContext,
+  line: Line,
+  sampling: Sampling | null,
+): Begun | ({ planned: false } & Unplanned) {
+  return attempt(line, () => {
+    const work = planningOf(context, line, sampling);
+    const first = work.next();
+    if (first.done) throw new Error('invariant: a line says what batter it needs');
+    return { line, work, needs: first.value };
   });
 }
 
-function strataOf(ledger: Ledger): Stratum[] {
-  const band = (id: string, label: string, material: Stratum['material'], figureId: string): Stratum => {
-    const figure = ledger.figure(figureId);
-    return { id, label, material, figureId, massG: figure.value, pinned: figure.kind === 'pinned' };
+function planningOf(context: RunContext, line: Line, sampling: Sampling | null): Planning<LinePlan> {
+  switch (line.family) {
+    case 'cupcake':
+      return planWells(context, line, sampling);
+    case 'mini':
+      return line.style === 'cubes' ? planCubes(context, line, sampling) : planWells(context, line, sampling);
+    case 'pop':
+      return planPop(context, line, sampling);
+    case 'cakesicle':
+      return planCakesicle(context, line, sampling);
+    case 'mug':
+      return planMug(context, line, sampling);
+  }
+}
+
+/** What cannot be planned is told; anything else that goes wrong is a fault of this program and stays one. */
+function attempt<T>(line: Line, work: () => T): T | ({ planned: false } & Unplanned) {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof Unplannable)
+      return { planned: false, line, formula: error.formula, fault: error.fault };
+    if (error instanceof OutOfBounds)
+      return { planned: false, line, formula: null, fault: faultOf(error.at) };
+    throw error;
+  }
+}
+
+function faultOf({ id, label, unit, value, min, max }: OutOfBounds['at']): PlanFault {
+  const low = value < min;
+  return {
+    field: 'stated',
+    figureId: id,
+    fault: `"${label}" is stated as ${showText(value, unit)}; it cannot be ${low ? 'less' : 'more'} than ${showText(low ? min : max, unit)}.`,
+    mend: 'Weigh or measure it again, or take the value back.',
   };
-  return [
-    band('mixed', 'Batter in the bowl', 'ingredient', 'batter.mixed'),
-    band('bowl', 'Left on bowl and spoon', 'loss', 'batter.bowlLoss'),
-    band('over', 'Batter left over', 'left', 'batter.left'),
-    band('wells', 'Batter in wells', 'batter', 'batter.used'),
-    band('steam', 'Lost as steam', 'loss', 'bake.lost'),
-    band('cakes', 'Cakes', 'crumb', 'cakes.total'),
-  ].filter(({ massG }) => massG > 0.05);
 }
 
-function warningsFor(
-  ledger: Ledger,
-  context: LineContext,
-  loads: LoadPlan,
-  finish: FinishWords,
-  day: readonly TimedStep[],
-  kitchen: KitchenDoc,
-): Fault[] {
-  const { read, method, asOfMin } = context;
-  const out: Fault[] = [];
-  if (finish.warning) out.push({ fault: `These come out ${finish.name}.`, mend: finish.warning });
-  if (read.unread > 0) {
-    out.push({
-      fault: `${read.unread} ${read.unread === 1 ? 'line' : 'lines'} of the formula could not be read and ${read.unread === 1 ? 'is' : 'are'} left out of these sums.`,
-      mend: 'Open the formula and mend what is marked.',
-    });
+/** A bowl that lines share is weighed once: what one line states for it holds for the others. */
+function withSharedPins(lines: readonly Line[]): readonly Line[] {
+  const pins = new Map<string, number>();
+  for (const line of lines) {
+    const pin = line.stated['batter.mixed'];
+    const formulaId = plainFormulaId(line);
+    if (formulaId && pin !== undefined && !pins.has(formulaId)) pins.set(formulaId, pin);
   }
-  const wait = lastLoadWaitsMin(loads.sizes, ledger.value('bake.time'), ledger.value('turnaround'));
-  const hasPowder = read.lines.some((l) => l.ingredient?.role === 'powder');
-  const hasBicarbonate = read.lines.some((l) => l.ingredient?.role === 'bicarbonate');
-  const allowed =
-    hasBicarbonate && !hasPowder ? Math.min(BICARBONATE_WAIT_MIN, method.waitMin) : method.waitMin;
-  if (wait > allowed) {
-    out.push({
-      fault: `The last load's batter waits about ${Math.round(wait)} min; this one keeps its lift for about ${allowed}.`,
-      mend: 'Mix it in two bowls, the second while the first bakes, or bake in more tins at once.',
-    });
-  }
-  const first = day[0];
-  if (asOfMin !== null && first && minutesOf(first.startAt) < asOfMin) {
-    const late = Math.round(asOfMin - minutesOf(first.startAt));
-    out.push({
-      fault: `The latest safe start was ${late} min ago.`,
-      mend: 'Move the hour it must be ready, make fewer, or leave out softening by hand: cut butter small, warm eggs in water.',
-    });
-  }
-  if (ledger.value('portion.mass') < kitchen.scaleStepG * 5) {
-    out.push({
-      fault: 'A well takes less than five steps of the scale.',
-      mend: 'Weigh the whole tin as you fill it, or portion with a spoon.',
-    });
-  }
-  if (ledger.value('scale.used') > 40) {
-    out.push({
-      fault: `That is ${Math.round(ledger.value('scale.used'))} times the formula: more than one bowl holds.`,
-      mend: 'Mix it in several bowls of the same weight.',
-    });
-  }
-  return out;
+  if (pins.size === 0 || lines.length < 2) return lines;
+  return lines.map((line) => {
+    const pin = pins.get(plainFormulaId(line) ?? '');
+    return pin === undefined ? line : { ...line, stated: { ...line.stated, 'batter.mixed': pin } };
+  });
 }
+
+/** The formula whose bowl bears the id `batter.mixed` in a line's plan. */
+export function plainFormulaId(line: Line): string | null {
+  if (line.family === 'pop' || line.family === 'cakesicle') {
+    for (const part of line.crumb)
+      if (part.from === 'bake' || part.from === 'microwave') return part.formulaId;
+    return null;
+  }
+  return line.formulaId;
+}
+
+/** Whether a plan is one of cupcakes. */
+export function isCupcakePlan(plan: LinePlan): plan is CupcakePlan {
+  return plan.family === 'cupcake';
+}
+
+export type { CupcakeLine };

@@ -1,10 +1,9 @@
 import type { Fill } from '../exchange/documents';
 import type { Ledger } from '../figure';
 import { FINISHES, METHODS } from '../process/batter.table';
-import { wellVolumeMl } from '../piece';
-import type { LineContext } from './context';
+import type { Limit } from './chain';
+import { measuredMl, type WellsContext } from './families/wellsContext';
 import { finishOf } from './finish';
-import type { Limit } from './countFigures';
 
 /** What can be done about what is left, or about what is missing. A change that can be taken with one tap, or none. */
 export interface Offer {
@@ -12,7 +11,7 @@ export interface Offer {
   readonly title: string;
   /** A sentence with its measures in braces, `{54 g}`, for `inStyle` to put in the reader's units. */
   readonly detail: string;
-  readonly change: { readonly count?: number; readonly fill?: Fill } | null;
+  readonly change: { readonly count?: number; readonly fill?: Fill; readonly portionG?: number } | null;
 }
 
 export interface Remainder {
@@ -35,14 +34,16 @@ const MUG_G = { least: 45, most: 150 } as const;
 const whole = (value: number) => String(Math.round(value));
 
 /** Measures what is over or short and offers ways to deal with it. */
-export function remainderOf(ledger: Ledger, context: LineContext, limits: readonly Limit[]): Remainder {
+export function remainderOf(ledger: Ledger, context: WellsContext, limits: readonly Limit[]): Remainder {
   const made = ledger.value('count.made');
   const wanted = ledger.value('count.wanted');
   const leftG = ledger.value('batter.left');
   const portion = ledger.value('portion.mass');
   const shortPieces = wanted - made;
   const batterShort = limits.some((limit) => limit.supply === 'batter' && limit.short);
-  const shortG = batterShort ? Math.max(wanted * portion - ledger.value('batter.ready'), 0) : 0;
+  const shortG = batterShort
+    ? Math.max(wanted * portion * context.wellsEach - ledger.value('batter.ready'), 0)
+    : 0;
   const offers =
     shortPieces > 0
       ? offersWhenShort(ledger, context, shortPieces, shortG)
@@ -64,11 +65,20 @@ function sharedOut(
   return { massG, finish: finish.name, sunk: finish.warning !== null };
 }
 
-function offersWhenShort(ledger: Ledger, context: LineContext, shortPieces: number, shortG: number): Offer[] {
+function offersWhenShort(
+  ledger: Ledger,
+  context: WellsContext,
+  shortPieces: number,
+  shortG: number,
+): Offer[] {
   const made = ledger.value('count.made');
   const offers: Offer[] = [];
   if (shortG > 0) {
-    const { massG, finish, sunk } = sharedOut(ledger, context.line.count, context.kitchen.scaleStepG);
+    const { massG, finish, sunk } = sharedOut(
+      ledger,
+      context.line.count * context.wellsEach,
+      context.run.kitchen.scaleStepG,
+    );
     offers.push({
       id: 'lighter',
       title: `Fill all ${context.line.count} lighter`,
@@ -93,8 +103,8 @@ function offersWhenShort(ledger: Ledger, context: LineContext, shortPieces: numb
   return offers;
 }
 
-function offersWhenOver(ledger: Ledger, context: LineContext, leftG: number): Offer[] {
-  const portion = ledger.value('portion.mass');
+function offersWhenOver(ledger: Ledger, context: WellsContext, leftG: number): Offer[] {
+  const portion = ledger.value('portion.mass') * context.wellsEach;
   const made = ledger.value('count.made');
   const extra = Math.floor(leftG / portion + 1e-9);
   const rest = leftG - extra * portion;
@@ -114,12 +124,13 @@ function offersWhenOver(ledger: Ledger, context: LineContext, leftG: number): Of
       change: null,
     });
   }
-  const shared = sharedOut(ledger, made, context.kitchen.scaleStepG);
-  if (shared.massG > portion) {
+  const shared = sharedOut(ledger, made * context.wellsEach, context.run.kitchen.scaleStepG);
+  const well = ledger.value('portion.mass');
+  if (shared.massG > well) {
     offers.push({
       id: 'spread',
       title: 'Spread it over all',
-      detail: `${grams(shared.massG)} a well in place of ${grams(portion)}: ${shared.finish}${shared.sunk ? ', and may run over' : ''}.`,
+      detail: `${grams(shared.massG)} a well in place of ${grams(well)}: ${shared.finish}${shared.sunk ? ', and may run over' : ''}.`,
       change: { fill: { by: 'mass', massG: shared.massG } },
     });
   }
@@ -136,11 +147,11 @@ function offersWhenOver(ledger: Ledger, context: LineContext, leftG: number): Of
   return offers;
 }
 
-function smallerTin(ledger: Ledger, { kitchen, tin, formula }: LineContext, leftG: number): Offer | null {
+function smallerTin(ledger: Ledger, { run, tin, formula }: WellsContext, leftG: number): Offer | null {
   const here = ledger.value('well.volume');
   const rise = ledger.value('rise');
-  for (const other of kitchen.tins) {
-    const volume = wellVolumeMl(other.topMm, other.baseMm, other.depthMm);
+  for (const other of run.kitchen.tins) {
+    const volume = measuredMl(other);
     if (other.id === tin.id || volume > 0.6 * here) continue;
     const each = (FINISHES.gentle.share / rise) * volume * METHODS[formula.method].batterDensity.value;
     const count = Math.min(Math.floor(leftG / each), other.wells);

@@ -1,12 +1,12 @@
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../../demo';
 import { newCupcakeLine, type CupcakeLine, type KitchenDoc, type RunDoc } from '../exchange/documents';
-import { planRun, type LinePlan } from '.';
+import { isCupcakePlan, planRun, type CupcakePlan } from '.';
 import { finishOf } from './finish';
 import { weighOut } from './weighOut';
 
 const RUN = demoRuns('2026-11-25T09:30')[0] as RunDoc;
 
-function plan(over: Partial<CupcakeLine> = {}, kitchen: Partial<KitchenDoc> = {}): LinePlan {
+function plan(over: Partial<CupcakeLine> = {}, kitchen: Partial<KitchenDoc> = {}): CupcakePlan {
   const line = newCupcakeLine({
     id: 'a',
     formulaId: 'formula-honey-thyme',
@@ -20,11 +20,11 @@ function plan(over: Partial<CupcakeLine> = {}, kitchen: Partial<KitchenDoc> = {}
     formulas: [...DEMO_FORMULAS],
     kitchen: { ...DEMO_KITCHEN, ...kitchen },
   });
-  if (!planned?.planned) throw new Error('the demo can be planned');
+  if (!planned?.planned || !isCupcakePlan(planned)) throw new Error('the demo can be planned');
   return planned;
 }
 
-const amount = (planned: LinePlan, name: string, step = 1) => {
+const amount = (planned: CupcakePlan, name: string, step = 1) => {
   const item = planned.batter.ingredients.find((one) => one.name.includes(name));
   if (!item) throw new Error(`no ${name}`);
   return weighOut(item, planned, step);
@@ -70,7 +70,7 @@ describe('what a kitchen has measured', () => {
   });
 
   it('narrows the range of what rests on it', () => {
-    const width = (planned: LinePlan, id: string) => planned.figure(id).high - planned.figure(id).low;
+    const width = (planned: CupcakePlan, id: string) => planned.figure(id).high - planned.figure(id).low;
     const known = plan({}, { stated: { 'cake.density': 0.43, 'bake.lossShare': 0.1 } });
     expect(width(known, 'finish.share')).toBeLessThan(0.5 * width(plan(), 'finish.share'));
     const timed = plan({}, { stated: { 'bake.factor': 1.05 } });

@@ -9,7 +9,7 @@ import {
   type NumberStyle,
 } from '../quantity';
 import type { Figure } from '../figure';
-import type { BatchIngredient } from './batterFigures';
+import type { BatchIngredient } from './chain';
 
 /** How to measure out one ingredient: what the hand does, and the same said another way. */
 export interface WeighOut {

@@ -1,9 +1,12 @@
-import { cutBody, cylinder, frustum, type Body, type Profile } from './heat/body';
+import { bisect } from '../numeric/bisect';
+import { cutBody, cylinder, frustum, halfEllipsoid, type Body, type Profile } from './heat/body';
 import { solveHeat, type HeatMoment, type Material } from './heat/conduction';
 import { BAKE_MODEL_FIT, BAKE_PHYSICS } from './bakeModel.table';
 
-/** The hollow that the batter lies in, m: a frustum (a cylinder where both radii are the same). */
+/** The hollow that the batter lies in, m: a frustum (a cylinder where both radii are the same), or a bowl. */
 export interface PanShape {
+  /** A bowl is half an ellipsoid, round side down: `topRadiusM` across and `depthM` deep; its base radius says nothing. */
+  readonly bowl?: boolean;
   readonly baseRadiusM: number;
   readonly topRadiusM: number;
   /** Height to which the walls go, m; past it the piece is taken to stand on with the same slope. */
@@ -111,6 +114,7 @@ function bodyOf(input: BakeModelInput, cells: number): Body {
   const batterMl = massG / batterDensity;
   const cakeMl = (massG * (1 - lossShare)) / cakeDensity;
   const volumeM3 = (batterMl + BAKE_PHYSICS.riseStage * (cakeMl - batterMl)) * 1e-6;
+  if (pan.bowl) return bowlBody(pan, volumeM3, cells);
   const flare = (pan.topRadiusM - pan.baseRadiusM) / pan.depthM;
   const heightM = heightOf(volumeM3, pan.baseRadiusM, flare);
   const topRadiusM = pan.baseRadiusM + flare * heightM;
@@ -121,6 +125,26 @@ function bodyOf(input: BakeModelInput, cells: number): Body {
   // Wide, flat pieces need few rings and as many layers as small ones; rings set the band's width.
   const nr = Math.min(Math.max(Math.round((cells * topRadiusM) / heightM), cells), 2 * cells);
   return cutBody(profile, nr, cells);
+}
+
+/** A bowl filled to a height; past its rim the piece stands on it as a cylinder. V(h) = π·r²·h²/d·(1 − h/3d). */
+function bowlBody({ topRadiusM, depthM }: PanShape, volumeM3: number, cells: number): Body {
+  const area = Math.PI * topRadiusM * topRadiusM;
+  const full = (2 / 3) * area * depthM;
+  const holds = (h: number) => ((area * h * h) / depthM) * (1 - h / (3 * depthM));
+  const heightM = volumeM3 >= full ? depthM + (volumeM3 - full) / area : bisect(holds, volumeM3, 0, depthM);
+  const bowl = halfEllipsoid(topRadiusM, depthM);
+  const profile: Profile = { heightM, radiusM: (z) => (z < depthM ? bowl.radiusM(z) : topRadiusM) };
+  return cutBody(profile, Math.max(cells, Math.round((cells * topRadiusM) / heightM)), cells);
+}
+
+/**
+ * A bar's well as the round one that conducts alike: radius of area over half the girth, as deep, and holding that much
+ * less in proportion to its area. Lengths in m; `share` is what of the bar's batter the round one holds.
+ */
+export function barAs(lengthM: number, widthM: number): { radiusM: number; share: number } {
+  const radiusM = (lengthM * widthM) / (lengthM + widthM);
+  return { radiusM, share: (Math.PI * radiusM * radiusM) / (lengthM * widthM) };
 }
 
 /** Height of a frustum of some volume on a base, m. Volume π·((r + s·h)³ − r³) / 3s. */

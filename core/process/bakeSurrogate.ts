@@ -1,6 +1,6 @@
 import { lumpedWarming, type BakeModelInput } from './bakeModel';
 import { BAKE_PHYSICS } from './bakeModel.table';
-import { SURROGATE } from './bakeSurrogate.table';
+import { SHEET_SURROGATE, SURROGATE } from './bakeSurrogate.table';
 
 /** What decides the time, as logarithms about a usual piece. */
 export function surrogateFeatures(input: BakeModelInput): readonly number[] {
@@ -37,18 +37,34 @@ export function surrogateTerms(features: readonly number[]): number[] {
   return terms;
 }
 
+/** A bowl bakes as the frustum of its top, depth and volume: this share of the top at the base, and so much longer. */
+const BOWL_BASE_SHARE = (Math.sqrt(5) - 1) / 2;
+const BOWL_FACTOR = 1.04;
+
 /**
  * The baking model's time for a single piece, s, by a quadratic form of logarithms fitted to it: fast enough for every
  * keystroke. Valid where it was fitted: wells of 25 to 95 mm, 5 to 250 g, ovens of 150 to 220 °C. Its error against the
  * model is in `bakeSurrogate.table.ts`, remade by `npm run fit:surrogate`. Basis: fitted to physics.
  */
 export function bakeSurrogateS(input: BakeModelInput): number {
+  const { pan } = input;
+  if (!pan.bowl) return weighed(input, SURROGATE.weights);
+  const like = { ...pan, baseRadiusM: pan.topRadiusM * BOWL_BASE_SHARE };
+  return BOWL_FACTOR * weighed({ ...input, pan: like }, SURROGATE.weights);
+}
+
+/** The same for a sheet, given as the disc of its area: 140 to 420 mm across, 14 to 55 mm of room. */
+export function sheetSurrogateS(input: BakeModelInput): number {
+  return weighed(input, SHEET_SURROGATE.weights);
+}
+
+function weighed(input: BakeModelInput, weights: readonly number[]): number {
   if (input.massG <= 0) throw new Error('invariant: a piece has mass');
   // Nearer the doneness temperature the logarithm runs away; such an oven dries a piece rather than bake it.
   const airC = Math.max(input.airC, input.doneC + 15);
   const batterC = Math.min(input.batterC, input.doneC - 1);
   const terms = surrogateTerms(surrogateFeatures({ ...input, airC, batterC }));
   let sum = 0;
-  for (let i = 0; i < terms.length; i += 1) sum += (terms[i] ?? 0) * (SURROGATE.weights[i] ?? 0);
+  for (let i = 0; i < terms.length; i += 1) sum += (terms[i] ?? 0) * (weights[i] ?? 0);
   return Math.exp(sum);
 }

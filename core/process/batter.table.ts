@@ -50,6 +50,16 @@ export const METHODS: Readonly<Record<Method, MethodDef>> = {
     mixMin: 8,
     butterOutMin: 0,
   },
+  rich: {
+    name: 'rich, pound type',
+    meaning: 'As much butter and egg as flour: creamed, close and heavy, and slow to stale.',
+    batterDensity: typical(0.9, 0.05),
+    cakeDensity: typical(0.54, 0.03),
+    doneC: typical(97, 1),
+    waitMin: 40,
+    mixMin: 18,
+    butterOutMin: 60,
+  },
   whisked: {
     name: 'whisked sponge',
     meaning: 'Eggs and sugar are whisked to a foam that carries the flour. It waits for nobody.',
@@ -70,6 +80,16 @@ export const METHODS: Readonly<Record<Method, MethodDef>> = {
     mixMin: 18,
     butterOutMin: 0,
   },
+  mug: {
+    name: 'mug',
+    meaning: 'Stirred together in a mug with oil or melted butter, for the microwave.',
+    batterDensity: typical(1.05, 0.04),
+    cakeDensity: typical(0.48, 0.04),
+    doneC: typical(96, 1),
+    waitMin: 15,
+    mixMin: 3,
+    butterOutMin: 0,
+  },
 };
 
 /** Batter that bicarbonate lifts alone works at once and soon tires, min. Basis: typical. */
@@ -85,6 +105,12 @@ export const BAKE_LOSS: readonly { readonly belowMl: number; readonly name: stri
     { belowMl: 170, name: 'cupcake', loss: typical(0.1, 0.02) },
     { belowMl: Infinity, name: 'large', loss: typical(0.09, 0.02) },
   ];
+
+/** The same for a sheet; and how full it is after baking, of its depth. Basis: typical. */
+export const SHEET_LOSS: Start = typical(0.09, 0.02);
+export const SHEET_FULL = 0.95;
+/** A mug cake in the microwave. */
+export const MUG_LOSS: Start = typical(0.1, 0.02);
 
 /** How full the well is after baking, as a share of its volume to the brim. */
 export const FINISHES = {

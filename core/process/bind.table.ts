@@ -49,3 +49,12 @@ export const BIND_STEP_G = { spoon: 15, teaspoon: 5, fineFrom: 0.9 } as const;
 export const DOUGH_DENSITY = { baked: typical(1.12, 0.04), 'no-bake': typical(1.2, 0.04) } as const;
 /** g/ml of loose crumb in a bowl. */
 export const CRUMB_BULK = typical(0.3, 0.05);
+
+/** Cake that breaks and falls aside when it is crumbled, as a share. Basis: typical. */
+export const BREAKAGE = typical(0.01, 0.006);
+/** Of the frosting on leftover cake, what stays once it is scraped. Basis: the kitchen rule, half of it. */
+export const SCRAPED_KEEPS = 0.5;
+/** How far an estimated share of frosting on leftover cake may be off, as a share of itself. Basis: typical. */
+export const FROSTING_SHARE_SPREAD = 0.25;
+/** Dry add-ins drink as biscuit does; a gram of liquor stands in for a gram of buttercream. Basis: typical. */
+export const ADD_IN = { dryFactor: CRUMB_FACTOR.biscuit } as const;

@@ -25,6 +25,12 @@ export const COAT = {
   pressFactor: 1.05,
 } as const;
 
+/** Moulded pieces that need patching when they come out, as a share. Basis: typical. */
+export const PATCH = { share: 0.06, spread: 0.04 } as const;
+
+/** Half the 10–90 width of what sticks to a cm², as a share. Basis: typical. */
+export const TOPPING_SPREAD = 0.25;
+
 /** g for each cm² rolled or covered. Basis: typical. */
 export const COVER_G_CM2 = {
   'fine coconut': 0.05,

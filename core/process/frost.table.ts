@@ -25,6 +25,14 @@ export type Frosting = keyof typeof FROSTING_DENSITY;
 /** The masses of the styles are for this frosting; others by volume. */
 export const STYLE_FROSTING: Frosting = 'buttercream';
 
+/** Half the 10–90 width of what a hand puts on a top, as a share. Basis: typical. */
+export const STYLE_SPREAD = 0.15;
+/** Styles that go through a bag. */
+export const PIPED: ReadonlySet<TopStyle> = new Set(['rosette', 'swirl', 'tall swirl', 'petals']);
+/** Filling injected into one piece, g; and spread between two halves, mm thick. Basis: typical. */
+export const INJECTED = { value: 11.5, spread: 3, basis: 'typical' } as const;
+export const BETWEEN_MM = 3.5;
+
 /** Gel colour as a share of the frosting's mass. Basis: typical. */
 export const COLOUR_DEPTH = { pastel: 0.0015, mid: 0.004, deep: 0.01 } as const;
 export type ColourDepth = keyof typeof COLOUR_DEPTH;

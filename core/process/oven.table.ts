@@ -3,6 +3,15 @@ import type { Start } from './batter.table';
 /** How the tin changes baking time, as a factor. Basis: typical. */
 export const TIN_FACTOR = { 'light metal': 1, 'dark metal': 0.95, silicone: 1.1 } as const;
 
+/**
+ * Liners, as a factor on baking time against one paper liner, which the typical times are for. Basis: typical; the model
+ * gives much the same for the resistances beside them, which a test checks.
+ */
+export const LINER_FACTOR = { none: 0.97, paper: 1, 'double paper': 1.05, foil: 0.98 } as const;
+
+/** Thermal resistance over that of a lined light metal tin, m²K/W: thickness over conductivity, with the air caught. */
+export const WALL_RESISTANCE = { silicone: 0.007, 'double paper': 0.0035, none: -0.0018 } as const;
+
 /** With the fan on, people set the dial this much lower, °C. Basis: typical; the usual kitchen rule. */
 export const FAN_C = 20;
 
@@ -37,6 +46,12 @@ export const COOLING = {
   /** Cool enough for buttercream, °C. */
   frostC: 25,
 } as const;
+
+/** The same for sheets, mug cakes, and a large piece; a fridge and a freezer shorten them as `PLACE_FACTOR` says. */
+export const COOLING_SHEET = { referenceG: 1050, constant: { value: 1500, spread: 300 } } as const;
+export const COOLING_MUG = { referenceG: 80, constant: { value: 540, spread: 110 } } as const;
+/** Cool enough to crumble, °C. */
+export const CRUMBLE_C = 30;
 
 /** Hands-on time. Basis: typical; the log replaces it. */
 export const HANDS = {

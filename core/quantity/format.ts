@@ -56,6 +56,10 @@ export function show(value: number, unit: Unit, style: NumberStyle = PLAIN_STYLE
       return { number: n(value, Math.abs(like) >= 20 ? 0 : 1), unit: 'ml' };
     case 'mm':
       return { number: n(value, Math.abs(like) >= 10 ? 0 : 1), unit: 'mm' };
+    case 'cm²':
+      return { number: n(value, Math.abs(like) >= 20 ? 0 : 1), unit: 'cm²' };
+    case 'W':
+      return { number: n(value, 0), unit: 'W' };
     case '°C':
       return style.temperature === 'F'
         ? { number: n((value * 9) / 5 + 32, 0), unit: '°F' }
@@ -98,7 +102,10 @@ export function join({ number, unit }: Shown): string {
 /** Words with measures in braces, `{54 g}` or `{175 °C}`, with each measure in the person's units. */
 export function inStyle(text: string, style: NumberStyle = PLAIN_STYLE): string {
   return text.replace(/\{(-?[\d.]+) (g|°C|mm|ml)\}/g, (_, value: string, unit: Unit) =>
-    showText(Number(value), unit, style),
+    // Grams stay as finely written as they are: "{15 g}" is a spoon, not 15.0 g.
+    unit === 'g' && style.mass === 'g'
+      ? `${formatNumber(Number(value), value.split('.')[1]?.length ?? 0, style.decimal)} g`
+      : showText(Number(value), unit, style),
   );
 }
 

@@ -12,10 +12,11 @@ export {
   PLAIN_STYLE,
 } from './format';
 export type { NumberStyle, Shown } from './format';
+export { ingredientsNamedIn } from './ingredientName';
 export { INGREDIENTS, ingredientOf } from './ingredients.table';
 export type { Allergen, Ingredient, Role } from './ingredients.table';
 export { readLine } from './line';
-export type { Fault, LineStatus, ReadLine, WholeThing } from './line';
+export type { Fault, LineStatus, OwnMeasures, ReadLine, WholeThing } from './line';
 export { readNumberField } from './number';
 export { TABLE_CUP_ML, TABLE_TSP_ML } from './units.table';
 export type { Measures } from './units.table';

@@ -51,6 +51,12 @@ export const MAX_LINE_G = 100_000;
 /** A measure and a weight on one line may differ by this share before it is pointed out. */
 export const CONFLICT_SHARE = 0.15;
 
+/** Personal measures that somebody has weighed: the unit's key → g of one. */
+export type OwnMeasures = Readonly<Record<string, number>>;
+const NONE_WEIGHED: OwnMeasures = {};
+/** A handful that was weighed once still differs from hand to hand: half the 10–90 width as a share. Basis: typical. */
+const OWN_SPREAD_SHARE = 0.1;
+
 interface Read {
   readonly amount: Amount;
   readonly massG: number | null;
@@ -59,7 +65,13 @@ interface Read {
 }
 
 /** The mass of an amount of an ingredient, or null where it cannot be known. */
-function weigh(amount: Amount, ingredient: Ingredient | null, measures: Measures, text: string): Read {
+function weigh(
+  amount: Amount,
+  ingredient: Ingredient | null,
+  measures: Measures,
+  text: string,
+  own: OwnMeasures,
+): Read {
   const { unit, factor } = amount;
   const value = amount.value * factor;
   const stated = ((amount.high - amount.low) / 2) * factor;
@@ -78,8 +90,12 @@ function weigh(amount: Amount, ingredient: Ingredient | null, measures: Measures
   switch (unit.kind) {
     case 'mass':
       return read(size, unit.spreadShare, unit.key === 'stick' ? `${amount.text} at 113.4 g` : '');
-    case 'personal':
-      return read(size, unit.spreadShare, `${amount.text} at ${trim(size)} g`);
+    case 'personal': {
+      const weighed = Object.prototype.hasOwnProperty.call(own, unit.key) ? own[unit.key] : undefined;
+      return weighed === undefined
+        ? read(size, unit.spreadShare, `${amount.text} at ${trim(size)} g`)
+        : read(weighed, OWN_SPREAD_SHARE, `${amount.text} at ${trim(weighed)} g, as weighed here`);
+    }
     case 'pack':
       return read(null, 0, '');
     case 'volume': {
@@ -209,8 +225,14 @@ const BLANK: Omit<ReadLine, 'raw' | 'status'> = {
  * Reads one line of a formula as a person wrote it.
  * @param measures which cup, spoon and egg the formula means
  * @param takenFor the key of the ingredient that the person says it is, where the name alone misleads
+ * @param own what this kitchen's handful, dollop and scoop weigh, g, where somebody has weighed them
  */
-export function readLine(raw: string, measures: Measures, takenFor?: string): ReadLine {
+export function readLine(
+  raw: string,
+  measures: Measures,
+  takenFor?: string,
+  own: OwnMeasures = NONE_WEIGHED,
+): ReadLine {
   const text = raw
     .replace(/\u00a0/g, ' ')
     .trim()
@@ -256,7 +278,9 @@ export function readLine(raw: string, measures: Measures, takenFor?: string): Re
   const ingredient = chosen ?? findIngredient(written) ?? findIngredient(parsed.rest);
   const name = ingredient?.name ?? written;
   if (!name) return unread('There is an amount but no ingredient.', 'Write what it is after the amount.');
-  const reads = parsed.sums.map((sum) => add(sum.map((amount) => weigh(amount, ingredient, measures, text))));
+  const reads = parsed.sums.map((sum) =>
+    add(sum.map((amount) => weigh(amount, ingredient, measures, text, own))),
+  );
   const best = pick(reads, ingredient);
   if (best?.massG == null) return unread(...unknownMeasure(parsed.sums[0]?.[0], name), name);
   if (best.massG <= 0)

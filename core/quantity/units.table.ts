@@ -90,6 +90,7 @@ export const UNITS: readonly UnitDef[] = [
   personal('knob', 15, 0.4, ['knob', 'knobs']),
   personal('handful', 35, 0.4, ['handful', 'handfuls']),
   personal('dollop', 60, 0.4, ['dollop', 'dollops']),
+  personal('scoop', 60, 0.4, ['scoop', 'scoops']),
   personal('sprig', 0.8, 0.4, ['sprig', 'sprigs']),
   ...[
     'tin',

@@ -1,8 +1,12 @@
 import { useKeepAwake } from 'expo-keep-awake';
 import { useRouter } from 'expo-router';
 import { nextLookAt } from '../../core/bench';
+import type { RunDoc } from '../../core/exchange/documents';
+import { inStyle } from '../../core/quantity';
+import { useNow } from '../../state/clock';
 import { runsIn } from '../../state/documents';
-import { useDocuments } from '../../state/store';
+import { planOf } from '../../state/plans';
+import { useDocuments, useNumberStyle } from '../../state/store';
 import { MainAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Screen } from '../../ui/screen';
@@ -15,10 +19,16 @@ export function BenchScreen() {
   useKeepAwake();
   const docs = useDocuments((state) => state.docs);
   const router = useRouter();
+  const style = useNumberStyle();
+  const now = useNow(60_000);
   const runs = runsIn(docs);
   const running = runs
     .flatMap((run) => run.clocks.filter((clock) => clock.endedAt === null).map((clock) => ({ run, clock })))
     .sort((a, b) => nextLookAt(a.clock) - nextLookAt(b.clock));
+  const testsFor = (run: RunDoc): string[] => {
+    const line = planOf(run, docs, now).find((one) => one.planned);
+    return line?.planned ? line.tests.map((test) => inStyle(test, style)) : [];
+  };
   const next = running[0]?.run ?? runs.find((run) => !run.closed);
   return (
     <Screen
@@ -37,7 +47,7 @@ export function BenchScreen() {
           key={clock.id}
           run={run}
           clock={clock}
-          dark={false}
+          tests={testsFor(run)}
           title={`${run.name}: load ${clock.load}, ${clock.pieces} pieces`}
         />
       ))}

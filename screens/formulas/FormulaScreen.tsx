@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { formulasNamed } from '../../core/exchange/references';
 import type { FormulaDoc } from '../../core/exchange/documents';
 import { readFormula } from '../../core/formula';
 import { formulaIn, formulaKey, runsIn } from '../../state/documents';
@@ -64,9 +65,7 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
     else next[written] = key;
     put('A line', { takenFor: next });
   };
-  const users = runsIn(docs).filter(
-    (run) => !run.closed && run.lines.some((line) => line.formulaId === doc.id),
-  );
+  const users = runsIn(docs).filter((run) => !run.closed && formulasNamed(run.lines).has(doc.id));
   const asks: Readonly<Record<'name' | 'steps', TextAsk>> = {
     name: { title: 'Name of the formula', value: doc.name, fault: nameFault },
     steps: { title: 'Steps', hint: 'One step a line.', value: doc.steps, multiline: true },

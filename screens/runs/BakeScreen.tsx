@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { startClock } from '../../core/bench';
 import type { RunDoc } from '../../core/exchange/documents';
-import type { LinePlan } from '../../core/plan';
-import { showText } from '../../core/quantity';
+import type { CupcakePlan } from '../../core/plan';
+import { inStyle, showText } from '../../core/quantity';
 import { newId } from '../../state/ids';
 import { changeRun, useNumberStyle } from '../../state/store';
 import { MainAction, QuietAction } from '../../ui/actions';
@@ -41,12 +41,7 @@ export function BakeScreen({ id }: { readonly id: string }) {
 const startedIn = (run: RunDoc, load: number) => run.clocks.find((clock) => clock.load === load);
 
 /** Cocoa, treacle and the like hide the colour that pale batters are judged by. */
-function isDark(plan: LinePlan): boolean {
-  const dark = new Set(['cocoa', 'treacle', 'beetroot', 'chocolate', 'brown sugar']);
-  return plan.batter.ingredients.some((item) => dark.has(item.line.ingredient?.key ?? ''));
-}
-
-function putIn(run: RunDoc, plan: LinePlan, load: number): void {
+function putIn(run: RunDoc, plan: CupcakePlan, load: number): void {
   const time = plan.figure('bake.time');
   const clock = startClock(
     newId('clock'),
@@ -65,7 +60,7 @@ function Foot({
   onClose,
 }: {
   readonly run: RunDoc;
-  readonly plan: LinePlan;
+  readonly plan: CupcakePlan;
   readonly onClose: () => void;
 }) {
   const router = useRouter();
@@ -83,10 +78,10 @@ function Foot({
   return <MainAction title="Close the run" large onPress={onClose} />;
 }
 
-function Loads({ run, plan }: { readonly run: RunDoc; readonly plan: LinePlan }) {
+function Loads({ run, plan }: { readonly run: RunDoc; readonly plan: CupcakePlan }) {
   const style = useNumberStyle();
   const { sizes } = plan.loads;
-  const dark = isDark(plan);
+  const tests = plan.tests.map((test) => inStyle(test, style));
   const running = [...run.clocks].sort(
     (a, b) => Number(a.endedAt !== null) - Number(b.endedAt !== null) || a.load - b.load,
   );
@@ -104,7 +99,7 @@ function Loads({ run, plan }: { readonly run: RunDoc; readonly plan: LinePlan })
           key={clock.id}
           run={run}
           clock={clock}
-          dark={dark}
+          tests={tests}
           title={`Load ${clock.load} of ${Math.max(sizes.length, clock.load)}: ${clock.pieces} pieces`}
         />
       ))}

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
 import { closedSchema, type Closed, type RunDoc } from '../../core/exchange/documents';
 import { readWith } from '../../core/exchange/read';
-import type { FinishKind, LinePlan } from '../../core/plan';
+import type { FinishKind, CupcakePlan } from '../../core/plan';
 import { readNumberField } from '../../core/quantity';
 import { changeRun } from '../../state/store';
 import { Chip, Chips, MainAction } from '../../ui/actions';
@@ -21,7 +21,7 @@ export const FINISH_WORDS: Readonly<Record<FinishKind, string>> = {
 
 interface CloseProps {
   readonly run: RunDoc;
-  readonly plan: LinePlan;
+  readonly plan: CupcakePlan;
   readonly visible: boolean;
   readonly onClose: () => void;
 }

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import type { KitchenDoc, RunDoc } from '../../core/exchange/documents';
-import type { BatchIngredient, LinePlan } from '../../core/plan';
+import type { BatchIngredient, CupcakePlan } from '../../core/plan';
 import { weighOut } from '../../core/plan/weighOut';
 import { join, show } from '../../core/quantity';
 import { changeLine, useKitchen, useNumberStyle, useScreen } from '../../state/store';
@@ -38,10 +38,10 @@ export function GatherScreen({ id }: { readonly id: string }) {
   );
 }
 
-const tickedIn = (plan: LinePlan) =>
+const tickedIn = (plan: CupcakePlan) =>
   plan.batter.ingredients.filter((item) => plan.line.ticks.includes(item.key)).length;
 
-function GatherList({ run, plan }: { readonly run: RunDoc; readonly plan: LinePlan }) {
+function GatherList({ run, plan }: { readonly run: RunDoc; readonly plan: CupcakePlan }) {
   const kitchen = useKitchen();
   const style = useNumberStyle();
   const { ingredients, toTaste } = plan.batter;
@@ -131,7 +131,7 @@ function Progress({ share }: { readonly share: number }) {
 interface RowProps {
   readonly item: BatchIngredient;
   readonly runId: string;
-  readonly plan: LinePlan;
+  readonly plan: CupcakePlan;
   readonly kitchen: KitchenDoc;
   readonly ticked: boolean;
   readonly onTick: () => void;

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import type { LinePlan } from '../../core/plan';
+import type { CupcakePlan } from '../../core/plan';
 import { showText } from '../../core/quantity';
 import { useNumberStyle } from '../../state/store';
 import { CutDrawing } from '../../ui/cut';
@@ -7,7 +7,7 @@ import { Body } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 
 /** "Filled 52 %, 17 mm below the rim. Comes out gently domed, 7 mm above it." */
-export function useCutWords(plan: LinePlan): string {
+export function useCutWords(plan: CupcakePlan): string {
   const style = useNumberStyle();
   const below = plan.figure('fill.belowRim').value;
   const above = plan.figure('finish.aboveRim').value;
@@ -23,7 +23,7 @@ export function LineCut({
   width,
   height,
 }: {
-  readonly plan: LinePlan;
+  readonly plan: CupcakePlan;
   readonly width: number;
   readonly height: number;
 }) {

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
-import { clockPhase, doneTests, observedFactor, recordLook } from '../../core/bench';
+import { clockPhase, observedFactor, recordLook } from '../../core/bench';
 import type { ClockDoc, LookResult, RunDoc } from '../../core/exchange/documents';
 import { formatDuration, join } from '../../core/quantity';
 import { useNow } from '../../state/clock';
@@ -31,12 +31,13 @@ export function LoadClock({
   run,
   clock,
   title,
-  dark,
+  tests,
 }: {
   readonly run: RunDoc;
   readonly clock: ClockDoc;
   readonly title: string;
-  readonly dark: boolean;
+  /** How to tell that it is done. */
+  readonly tests: readonly string[];
 }) {
   const now = useNow(1000);
   const askWhy = useScreen((state) => state.askWhy);
@@ -107,7 +108,7 @@ export function LoadClock({
         ))}
       </View>
       <View>
-        {doneTests(dark).map((test) => (
+        {tests.map((test) => (
           <Small key={test} soft={false}>{`– ${test}`}</Small>
         ))}
       </View>

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { MAX_PIECES, type EggMode, type Fill, type RunDoc } from '../../core/exchange/documents';
-import type { LinePlan } from '../../core/plan';
+import type { CupcakePlan } from '../../core/plan';
 import { FILL_RULES, FINISHES } from '../../core/process/batter.table';
 import { fromShown, showText, toShown, typedUnit } from '../../core/quantity';
 import { useNow } from '../../state/clock';
@@ -83,14 +83,14 @@ const fillOf = (choice: string): Fill => {
   return { by: 'finish', finish: what as 'flat' | 'gentle' | 'high' };
 };
 
-function PieceWords({ run, plan }: { readonly run: RunDoc; readonly plan: LinePlan | null }) {
+function PieceWords({ run, plan }: { readonly run: RunDoc; readonly plan: CupcakePlan | null }) {
   const [line] = run.lines;
   const docs = useDocuments((state) => state.docs);
   const kitchen = useKitchen();
   const style = useNumberStyle();
   const now = useNow(60_000);
   const [asking, setAsking] = useState<'when' | 'mass' | null>(null);
-  if (!line) return null;
+  if (line?.family !== 'cupcake') return null;
   const formulas = formulasIn(docs);
   const formula = formulas.find((item) => item.id === line.formulaId);
   const tin = kitchen.tins.find((item) => item.id === line.tinId);

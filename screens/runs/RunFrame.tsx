@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View, useWindowDimensions } from 'react-native';
 import type { RunDoc } from '../../core/exchange/documents';
-import type { LinePlan } from '../../core/plan';
+import type { CupcakePlan } from '../../core/plan';
 import { useNow } from '../../state/clock';
 import { useRun } from '../../state/plans';
 import { awayText, whenText } from '../../state/time';
@@ -21,8 +21,8 @@ import { STAGES, stageHref, type Stage } from './stages';
 interface RunFrameProps {
   readonly id: string;
   readonly stage: Stage;
-  readonly foot?: (run: RunDoc, plan: LinePlan) => ReactNode;
-  readonly children: (run: RunDoc, plan: LinePlan) => ReactNode;
+  readonly foot?: (run: RunDoc, plan: CupcakePlan) => ReactNode;
+  readonly children: (run: RunDoc, plan: CupcakePlan) => ReactNode;
   /** Shown in place of the stage where the line cannot be planned, above what is wrong. */
   readonly unplanned?: (run: RunDoc) => ReactNode;
 }
@@ -65,7 +65,7 @@ export function RunFrame({ id, stage, foot, children, unplanned }: RunFrameProps
             <MainAction
               title="Open the formula"
               onPress={() =>
-                router.navigate({ pathname: '/formulas/[id]', params: { id: view.line.line.formulaId } })
+                router.navigate({ pathname: '/formulas/[id]', params: { id: view.line.formula?.id ?? '' } })
               }
             />
           ) : null}
@@ -82,7 +82,7 @@ export function RunFrame({ id, stage, foot, children, unplanned }: RunFrameProps
   );
 }
 
-function Beside({ run, plan }: { readonly run: RunDoc; readonly plan: LinePlan }) {
+function Beside({ run, plan }: { readonly run: RunDoc; readonly plan: CupcakePlan }) {
   return (
     <>
       <LineCut plan={plan} width={350} height={250} />

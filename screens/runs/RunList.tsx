@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import type { RunDoc } from '../../core/exchange/documents';
 import { useNow } from '../../state/clock';
+import { plainFormulaId } from '../../core/plan';
 import { formulaIn, runsIn } from '../../state/documents';
 import { useDocuments } from '../../state/store';
 import { whenText } from '../../state/time';
@@ -16,7 +17,11 @@ export function useRunWords(): (run: RunDoc) => string {
   const docs = useDocuments((state) => state.docs);
   return (run) =>
     run.lines
-      .map((line) => `${line.count} ${formulaIn(docs, line.formulaId)?.name ?? 'of a formula that is gone'}`)
+      .map((line) => {
+        const id = plainFormulaId(line);
+        const name = id === null ? 'no-bake' : formulaIn(docs, id)?.name;
+        return `${line.count} ${name ?? 'of a formula that is gone'}`;
+      })
       .join(', ');
 }
 

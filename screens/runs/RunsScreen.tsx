@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/exchange/documents';
+import { isCupcakePlan } from '../../core/plan';
 import { cupcakeCut } from '../../core/piece';
 import { useNow } from '../../state/clock';
 import { runsIn } from '../../state/documents';
@@ -51,7 +52,7 @@ function NextDay({ run }: { readonly run: RunDoc }) {
   const docs = useDocuments((state) => state.docs);
   const now = useNow(60_000);
   const [line] = planOf(run, docs, now);
-  if (!line?.planned) return null;
+  if (!line?.planned || !isCupcakePlan(line)) return null;
   return (
     <>
       <LineCut plan={line} width={350} height={220} />
@@ -77,7 +78,8 @@ function NextCard({ run }: { readonly run: RunDoc }) {
   const words = useRunWords();
   const { carnelian } = useTokens();
   const [line] = planOf(run, docs, now);
-  const next = line?.planned ? nextThing(run, line, localNow(now)) : null;
+  const cupcakes = line?.planned && isCupcakePlan(line) ? line : null;
+  const next = cupcakes ? nextThing(run, cupcakes, localNow(now)) : null;
   const at = next?.atMs ? clockOf(next.atMs) : next?.at ? whenText(next.at, now) : null;
   const late = next?.at ? next.at < localNow(now) : false;
   return (
@@ -88,8 +90,8 @@ function NextCard({ run }: { readonly run: RunDoc }) {
           <Body>{words(run)}</Body>
           <Small>{`ready ${whenText(run.readyAt, now)}, ${awayText(run.readyAt, now)}`}</Small>
         </View>
-        {line?.planned ? (
-          <CutDrawing cut={line.cut} width={116} height={84} bare label="The piece, cut through" />
+        {cupcakes ? (
+          <CutDrawing cut={cupcakes.cut} width={116} height={84} bare label="The piece, cut through" />
         ) : null}
       </View>
       {next ? (
@@ -105,8 +107,8 @@ function NextCard({ run }: { readonly run: RunDoc }) {
       ) : line && !line.planned ? (
         <Body>{line.fault.fault}</Body>
       ) : null}
-      {next && line?.planned && next.at && line.startBy && !late ? (
-        <Small>{`Latest safe start ${clockText(line.startBy)}, reckoned with the longer end of every time.`}</Small>
+      {next && cupcakes && next.at && cupcakes.startBy && !late ? (
+        <Small>{`Latest safe start ${clockText(cupcakes.startBy)}, reckoned with the longer end of every time.`}</Small>
       ) : null}
       <MainAction
         title="Go on"

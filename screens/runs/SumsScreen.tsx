@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View, useWindowDimensions } from 'react-native';
 import type { RunDoc } from '../../core/exchange/documents';
-import type { LinePlan, Offer } from '../../core/plan';
+import type { CupcakePlan, Offer } from '../../core/plan';
 import { FIRST_LOOK_SHARE } from '../../core/process/oven.table';
 import { formatNumber, fromShown, inStyle, showText, toShown, typedUnit } from '../../core/quantity';
 import { changeLine, stateFigure, useNumberStyle } from '../../state/store';
@@ -24,7 +24,7 @@ import { stageHref } from './stages';
 
 interface Part {
   readonly run: RunDoc;
-  readonly plan: LinePlan;
+  readonly plan: CupcakePlan;
 }
 
 /** The sums of a line in the order of the work. */
@@ -132,7 +132,7 @@ function Batter({ run, plan, strata }: Part & { readonly strata: boolean }) {
 }
 
 /** What keeping eggs whole does, in a sentence. */
-function eggWords(plan: LinePlan, decimal: '.' | ','): string {
+function eggWords(plan: CupcakePlan, decimal: '.' | ','): string {
   const { eggs } = plan.batter;
   if (!eggs) return '';
   const exact = formatNumber(
@@ -156,7 +156,7 @@ function eggWords(plan: LinePlan, decimal: '.' | ','): string {
 }
 
 /** Surplus or shortfall against what was wanted, in grams and in pieces. */
-function PinWords({ plan }: { readonly plan: LinePlan }) {
+function PinWords({ plan }: { readonly plan: CupcakePlan }) {
   const style = useNumberStyle();
   const { goodSoft, good, warnSoft, warn } = useTokens();
   const mixed = plan.figure('batter.mixed');
@@ -179,13 +179,6 @@ function PinWords({ plan }: { readonly plan: LinePlan }) {
   );
 }
 
-const SUPPLY = {
-  batter: 'The batter allows',
-  tins: 'The tins allow',
-  loads: 'The loads allow',
-  minutes: 'The clock allows',
-} as const;
-
 function HowMany({ run, plan }: Part) {
   const of = { runId: run.id, lineId: plan.line.id };
   const { carnelian } = useTokens();
@@ -202,7 +195,7 @@ function HowMany({ run, plan }: Part) {
       />
       {plan.limits.map((limit) => (
         <View key={limit.supply}>
-          <FigureRow {...of} figure={plan.figure(limit.figureId)} label={SUPPLY[limit.supply]} />
+          <FigureRow {...of} figure={plan.figure(limit.figureId)} label={plan.figure(limit.figureId).label} />
           {limit === limiting ? (
             <Small style={{ color: limit.short ? carnelian : undefined }}>
               {limit.short

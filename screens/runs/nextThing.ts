@@ -1,4 +1,4 @@
-import type { LinePlan } from '../../core/plan';
+import type { CupcakePlan } from '../../core/plan';
 import type { RunDoc } from '../../core/exchange/documents';
 import { nextLookAt } from '../../core/bench';
 import type { Stage } from './stages';
@@ -13,7 +13,7 @@ export interface NextThing {
 }
 
 /** The very next thing to do in a run: a look at a load, then what is open, then the day's first step. */
-export function nextThing(run: RunDoc, plan: LinePlan, now: string): NextThing {
+export function nextThing(run: RunDoc, plan: CupcakePlan, now: string): NextThing {
   const running = run.clocks.filter((clock) => clock.endedAt === null);
   const [soonest] = [...running].sort((a, b) => nextLookAt(a) - nextLookAt(b));
   if (soonest)

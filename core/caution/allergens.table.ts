@@ -1,0 +1,45 @@
+import type { BinderKind } from '../process/bind.table';
+import type { Frosting } from '../process/frost.table';
+import type { ChocolateKind } from '../process/microwave';
+import type { Allergen } from '../quantity';
+
+/** What bought things of a kind usually hold. Packets differ and come first. Basis: typical of ingredient lists. */
+export const BINDER_ALLERGENS: Readonly<Record<BinderKind, readonly Allergen[]>> = {
+  buttercream: ['milk'],
+  'soft-cheese frosting': ['milk'],
+  ganache: ['milk', 'soya'],
+  spread: ['nuts'],
+  'marshmallow creme': ['egg'],
+  jam: [],
+  'condensed milk': ['milk'],
+  'butter and sugar': ['milk'],
+};
+
+export const FROSTING_ALLERGENS: Readonly<Record<Frosting, readonly Allergen[]>> = {
+  buttercream: ['milk'],
+  'meringue buttercream': ['egg', 'milk'],
+  'whipped cream': ['milk'],
+  'cream with yoghurt': ['milk'],
+  ganache: ['milk', 'soya'],
+  'soft cheese': ['milk'],
+  'cooked meringue': ['egg'],
+  glaze: [],
+};
+
+export const CHOCOLATE_ALLERGENS: Readonly<Record<ChocolateKind, readonly Allergen[]>> = {
+  dark: ['soya', 'milk'],
+  milk: ['milk', 'soya'],
+  white: ['milk', 'soya'],
+  compound: ['milk', 'soya'],
+};
+
+export const ALLERGEN_NAMES: Readonly<Record<Allergen, string>> = {
+  gluten: 'gluten',
+  egg: 'egg',
+  milk: 'milk',
+  nuts: 'nuts',
+  peanut: 'peanut',
+  soya: 'soya',
+  sesame: 'sesame',
+  sulphite: 'sulphite',
+};

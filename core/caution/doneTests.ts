@@ -1,0 +1,34 @@
+import { massOf } from '../formula';
+import type { MethodDef } from '../process/batter.table';
+import type { ReadLine } from '../quantity';
+
+/** More cocoa, treacle or brown sugar than this, as a share of the batter, and its colour tells nothing. */
+const DARK_SHARE = 0.02;
+const DARK_KEYS = new Set(['cocoa', 'treacle', 'chocolate']);
+/** With less egg and sugar than this, as a share of the batter, a cake stays pale however long it bakes. */
+const PALE_SUGAR_SHARE = 0.12;
+
+/** How to tell that a piece is done, in the order in which a baker looks: only the tests that fit this batter. */
+export function doneTests(lines: readonly ReadLine[], method: MethodDef, microwave = false): string[] {
+  const all = lines.reduce((sum, line) => sum + line.massG, 0);
+  const dark = lines.reduce(
+    (sum, line) => sum + (line.ingredient && DARK_KEYS.has(line.ingredient.key) ? line.massG : 0),
+    0,
+  );
+  const pale = massOf(lines, 'sugar') < PALE_SUGAR_SHARE * all;
+  const tests = ['A skewer in the middle comes out clean, or with a few dry crumbs.'];
+  if (microwave) {
+    tests.push(
+      'The top is dull and springs back; a shine in the middle is raw batter.',
+      'It draws away from the mug. It goes on cooking while it stands.',
+    );
+  } else {
+    tests.push('A light press springs back.');
+    if (dark > DARK_SHARE * all)
+      tests.push('The edge draws away from the liner. Colour tells little on this batter.');
+    else if (pale) tests.push('The edge draws away from the liner. This batter stays pale when it is done.');
+    else tests.push('The edge is pale gold and draws away from the liner.');
+  }
+  tests.push(`A probe in the coldest place reads {${Math.round(method.doneC.value)} °C}.`);
+  return tests;
+}

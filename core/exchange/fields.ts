@@ -1,0 +1,46 @@
+import { z } from 'zod';
+
+// Zod would otherwise try whether it may compile code at run time, which the server's security headers refuse.
+z.config({ jitless: true });
+
+export const name = z.string().trim().min(1, 'Give it a name.').max(120, 'Keep the name under 120 letters.');
+export const id = z.string().min(1).max(80);
+export const millimetres = (min: number, max: number) =>
+  z.number().min(min, `At least ${min} mm.`).max(max, `At most ${max} mm.`);
+export const grams = (min: number, max: number) =>
+  z.number().min(min, `At least ${min} g.`).max(max, `At most ${max} g.`);
+export const share = (min: number, max: number) =>
+  z
+    .number()
+    .min(min, `At least ${Math.round(min * 100)} %.`)
+    .max(max, `At most ${Math.round(max * 100)} %.`);
+export const wholeNumber = (what: string, min: number, max: number) =>
+  z
+    .number(`Write how many ${what}.`)
+    .int(`Only whole ${what}.`)
+    .min(min, `At least ${min} ${what}.`)
+    .max(max, `At most ${max} ${what}.`);
+/** Figure id → value that somebody measured. */
+export const statedValues = z.record(z.string().max(120), z.number());
+/** What is on the table, g; null or left out where it is no limit. */
+export const onHand = z
+  .number()
+  .min(0, 'At least 0 g.')
+  .max(1_000_000, 'At most a tonne.')
+  .nullable()
+  .optional();
+
+/** A local date and time without a zone: `2026-11-28T16:00`. */
+export const localTime = z
+  .string()
+  .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'Write the time as 2026-11-28T16:00.')
+  .refine((text) => Number.isFinite(Date.parse(`${text}:00Z`)), 'There is no such day or hour.');
+
+export const MAX_PIECES = 5000;
+export const MAX_FORMULA_LINES = 200;
+
+export const pieceCount = z
+  .number('Write a number of pieces, such as 24.')
+  .int('Pieces are whole: write a whole number.')
+  .min(1, 'Make at least 1.')
+  .max(MAX_PIECES, `One run holds up to ${MAX_PIECES} pieces. Split a larger order into several runs.`);

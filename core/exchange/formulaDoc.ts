@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import { grams, id, name } from './fields';
+
+export const measuresSchema = z.enum(['us', 'metric', 'australian']);
+export const methodSchema = z.enum(['creamed', 'melted', 'rich', 'whisked', 'folded', 'mug']);
+export type Method = z.infer<typeof methodSchema>;
+
+/** What a formula makes: the part of a piece that it is scaled for. */
+export const makesSchema = z.enum(['batter', 'filling', 'frosting', 'binder', 'coat', 'topping']);
+export type Makes = z.infer<typeof makesSchema>;
+
+export const formulaSchema = z.looseObject({
+  kind: z.literal('formula'),
+  version: z.literal(1),
+  id,
+  name,
+  /** Ingredients as written, one a line. */
+  text: z.string().max(200_000, 'That is more text than a formula holds.'),
+  measures: measuresSchema,
+  method: methodSchema,
+  /** Still-oven temperature that the formula is written for, °C. */
+  ovenC: z.number().min(100, 'At least 100 °C.').max(260, 'At most 260 °C.'),
+  /** Line as written → key of the ingredient that the person says it is. */
+  takenFor: z.record(z.string(), z.string()).default({}),
+  steps: z.string().max(20_000).default(''),
+  /** What it makes; a batter where nothing is said. */
+  makes: makesSchema.optional(),
+  /** Other formulas that one batch of this one takes, and how much of each. */
+  parts: z
+    .array(z.looseObject({ formulaId: id, massG: grams(0.1, 100_000) }))
+    .max(20, 'At most 20 parts.')
+    .optional(),
+  /** What the writer says it yields and how long it bakes, for checking against the sums. */
+  statedPieces: z
+    .number()
+    .int('Pieces are whole.')
+    .min(1, 'At least 1.')
+    .max(5000, 'At most 5000.')
+    .nullable()
+    .optional(),
+  statedMin: z.number().min(1, 'At least 1 min.').max(300, 'At most 300 min.').nullable().optional(),
+});
+export type FormulaDoc = z.infer<typeof formulaSchema>;

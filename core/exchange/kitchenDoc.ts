@@ -1,0 +1,125 @@
+import { z } from 'zod';
+import { grams, id, millimetres, name, statedValues, wholeNumber } from './fields';
+
+const owned = wholeNumber('of them', 1, 50);
+const volumeMl = (min: number, max: number) =>
+  z.number().min(min, `At least ${min} ml.`).max(max, `At most ${max} ml.`);
+const watts = (min: number, max: number) =>
+  z.number().min(min, `At least ${min} W.`).max(max, `At most ${max} W.`);
+
+export const tinSchema = z.looseObject({
+  id,
+  name,
+  wells: z
+    .number('Write how many wells the tin has.')
+    .int('Wells are whole: write a whole number.')
+    .min(1, 'A tin has at least 1 well.')
+    .max(96, 'At most 96 wells a tin.'),
+  owned: z.number().int('Whole tins only.').min(1, 'At least 1 tin.').max(50, 'At most 50 tins.'),
+  topMm: millimetres(10, 300),
+  baseMm: millimetres(5, 300),
+  depthMm: millimetres(5, 200),
+  material: z.enum(['light metal', 'dark metal', 'silicone']),
+  /** A cone with its point cut off where nothing is said; a bowl is half an ellipsoid, round side down; a bar is long. */
+  shape: z.enum(['frustum', 'bowl', 'bar']).optional(),
+  /** How long a bar's well is at the top, mm; its width is `topMm`, at the bottom `baseMm`. */
+  lengthMm: millimetres(10, 400).optional(),
+});
+export type TinDoc = z.infer<typeof tinSchema>;
+
+export const sheetSchema = z.looseObject({
+  id,
+  name,
+  owned,
+  lengthMm: millimetres(80, 600),
+  widthMm: millimetres(80, 600),
+  depthMm: millimetres(10, 120),
+  material: z.enum(['light metal', 'dark metal', 'silicone']),
+});
+export type SheetDoc = z.infer<typeof sheetSchema>;
+
+export const mouldSchema = z
+  .looseObject({
+    id,
+    name,
+    owned,
+    cavities: wholeNumber('cavities', 1, 96),
+    /** A stick mould's outline with round ends, half a sphere or ellipsoid, or a box. */
+    shape: z.enum(['stadium', 'half-ellipsoid', 'box']),
+    lengthMm: millimetres(10, 200),
+    widthMm: millimetres(10, 200),
+    depthMm: millimetres(5, 100),
+    /** Room that a stick takes up inside, ml; 0 without one. */
+    stickMl: z.number().min(0, 'At least 0 ml.').max(20, 'At most 20 ml.'),
+  })
+  .refine((mould) => mould.lengthMm >= mould.widthMm, {
+    path: ['lengthMm'],
+    message: 'The length is the longer side.',
+  });
+export type MouldDoc = z.infer<typeof mouldSchema>;
+
+export const mugSchema = z.looseObject({ id, name, owned, volumeMl: volumeMl(60, 3000) });
+export type MugDoc = z.infer<typeof mugSchema>;
+
+export const microwaveSchema = z.looseObject({
+  id,
+  name,
+  ratedW: watts(300, 2000),
+  /** What 500 g of water took up in the water test, W; null where nobody has run it. */
+  absorbedW: watts(100, 2000).nullable(),
+  /** Mugs that turn at once. */
+  mugsAtOnce: wholeNumber('mugs', 1, 12),
+});
+export type MicrowaveDoc = z.infer<typeof microwaveSchema>;
+
+/** A pot or glass to dip in. */
+export const vesselSchema = z.looseObject({
+  id,
+  name,
+  diameterMm: millimetres(30, 300),
+  depthMm: millimetres(30, 300),
+});
+export type VesselDoc = z.infer<typeof vesselSchema>;
+
+export const ovenSchema = z.looseObject({
+  id,
+  name,
+  fan: z.boolean(),
+  /** What an oven thermometer read above the setting, °C; null where nobody has measured it. */
+  offsetC: z.number().min(-60, 'At least −60 °C.').max(60, 'At most 60 °C.').nullable(),
+  racks: z.number().int('Whole racks only.').min(1, 'At least 1 rack.').max(12, 'At most 12 racks.'),
+  tinsPerRack: z.number().int('Whole tins only.').min(1, 'At least 1 tin.').max(8, 'At most 8 tins.'),
+});
+export type OvenDoc = z.infer<typeof ovenSchema>;
+
+export const prefsSchema = z.looseObject({
+  mass: z.enum(['g', 'oz']).default('g'),
+  temperature: z.enum(['C', 'F']).default('C'),
+  decimal: z.enum(['.', ',']).default('.'),
+  theme: z.enum(['system', 'light', 'dark']).default('system'),
+});
+export type Prefs = z.infer<typeof prefsSchema>;
+
+export const kitchenSchema = z.looseObject({
+  kind: z.literal('kitchen'),
+  version: z.literal(1),
+  id,
+  name,
+  tins: z.array(tinSchema).min(1, 'A kitchen needs at least one tin.').max(60),
+  ovens: z.array(ovenSchema).min(1, 'A kitchen needs at least one oven.').max(12),
+  sheets: z.array(sheetSchema).max(30).optional(),
+  moulds: z.array(mouldSchema).max(60).optional(),
+  mugs: z.array(mugSchema).max(30).optional(),
+  microwaves: z.array(microwaveSchema).max(6).optional(),
+  vessels: z.array(vesselSchema).max(30).optional(),
+  /** Personal measures: the word a person uses → grams of one, weighed once. */
+  ownMeasures: z.record(z.string().max(40), grams(0.1, 5000)).optional(),
+  /** Metres above the sea. */
+  altitudeM: z.number().min(-400, 'At least −400 m.').max(5000, 'At most 5000 m.').optional(),
+  /** Smallest step of the scale, g. */
+  scaleStepG: z.number().min(0.01, 'At least 0.01 g.').max(50, 'At most 50 g.'),
+  prefs: prefsSchema,
+  /** Figure id → value that always holds in this kitchen. */
+  stated: statedValues.default({}),
+});
+export type KitchenDoc = z.infer<typeof kitchenSchema>;

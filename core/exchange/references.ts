@@ -1,0 +1,126 @@
+import type { CakesicleLine, FormulaDoc, KitchenDoc, Line, PopLine } from './documents';
+import type { CoatChoice, CrumbPart, FillingChoice, FrostingChoice } from './pieceFields';
+
+/** What a line names by its id: formulas, and things of the kitchen. */
+export type RefKind = 'formula' | 'tin' | 'oven' | 'sheet' | 'mould' | 'mug' | 'microwave' | 'vessel';
+
+export interface Reference {
+  readonly kind: RefKind;
+  readonly id: string;
+  /** Where it stands in the line: `crumb[0].formulaId`. */
+  readonly field: string;
+}
+
+/** The things of a kitchen by kind. */
+export function kitchenHolds(
+  kitchen: KitchenDoc,
+): Readonly<Record<Exclude<RefKind, 'formula'>, readonly { readonly id: string; readonly name: string }[]>> {
+  return {
+    tin: kitchen.tins,
+    oven: kitchen.ovens,
+    sheet: kitchen.sheets ?? [],
+    mould: kitchen.moulds ?? [],
+    mug: kitchen.mugs ?? [],
+    microwave: kitchen.microwaves ?? [],
+    vessel: kitchen.vessels ?? [],
+  };
+}
+
+const ref = (kind: RefKind, id: string, field: string): Reference => ({ kind, id, field });
+
+function ofCrumb(parts: readonly CrumbPart[]): Reference[] {
+  return parts.flatMap((part, i) => {
+    const at = `crumb[${i}]`;
+    switch (part.from) {
+      case 'bake':
+        return [
+          ref('formula', part.formulaId, `${at}.formulaId`),
+          ref('sheet', part.sheetId, `${at}.sheetId`),
+          ref('oven', part.ovenId, `${at}.ovenId`),
+        ];
+      case 'microwave':
+        return [
+          ref('formula', part.formulaId, `${at}.formulaId`),
+          ref('microwave', part.microwaveId, `${at}.microwaveId`),
+        ];
+      case 'leftovers':
+      case 'trimmings':
+      case 'biscuit':
+        return [];
+    }
+  });
+}
+
+interface Finished {
+  readonly filling?: FillingChoice | null | undefined;
+  readonly frosting?: FrostingChoice | null | undefined;
+  readonly coat?: CoatChoice | null | undefined;
+}
+
+function ofFinish({ filling, frosting, coat }: Finished): Reference[] {
+  const formulas = [
+    ['filling.formulaId', filling?.formulaId],
+    ['frosting.formulaId', frosting?.formulaId],
+  ] as const;
+  return [
+    ...formulas.flatMap(([field, id]) => (id ? [ref('formula', id, field)] : [])),
+    ...(coat ? [ref('vessel', coat.vesselId, 'coat.vesselId')] : []),
+  ];
+}
+
+function ofDough({ crumb, binder }: PopLine | CakesicleLine): Reference[] {
+  return [
+    ...ofCrumb(crumb),
+    ...(binder.formulaId === null ? [] : [ref('formula', binder.formulaId, 'binder.formulaId')]),
+  ];
+}
+
+/** All that a line rests on, in the order in which a person would look for it. */
+export function referencesOf(line: Line): Reference[] {
+  switch (line.family) {
+    case 'cupcake':
+      return [
+        ref('formula', line.formulaId, 'formulaId'),
+        ref('tin', line.tinId, 'tinId'),
+        ref('oven', line.ovenId, 'ovenId'),
+        ...ofFinish(line),
+      ];
+    case 'mini':
+      return [
+        ref('formula', line.formulaId, 'formulaId'),
+        line.style === 'cubes' ? ref('sheet', line.sheetId, 'sheetId') : ref('tin', line.tinId, 'tinId'),
+        ref('oven', line.ovenId, 'ovenId'),
+        ...ofFinish(line),
+      ];
+    case 'mug':
+      return [
+        ref('formula', line.formulaId, 'formulaId'),
+        ref('mug', line.mugId, 'mugId'),
+        ref('microwave', line.microwaveId, 'microwaveId'),
+        ...ofFinish(line),
+      ];
+    case 'pop':
+      return [...ofDough(line), ...ofFinish({ coat: line.coat })];
+    case 'cakesicle':
+      return [...ofDough(line), ref('mould', line.mouldId, 'mouldId')];
+  }
+}
+
+/** Ids of the formulas that lines name, without those that these are made of. */
+export function formulasNamed(lines: readonly Line[]): Set<string> {
+  return new Set(lines.flatMap(referencesOf).flatMap(({ kind, id }) => (kind === 'formula' ? [id] : [])));
+}
+
+/** Names along the way from a formula back to itself, or null where its parts come to an end. */
+export function cycleFrom(formula: FormulaDoc, all: readonly FormulaDoc[]): string[] | null {
+  const walk = (at: FormulaDoc, path: readonly FormulaDoc[]): string[] | null => {
+    if (path.includes(at)) return [...path.slice(path.indexOf(at)), at].map((doc) => doc.name);
+    for (const part of at.parts ?? []) {
+      const next = all.find((doc) => doc.id === part.formulaId);
+      const found = next ? walk(next, [...path, at]) : null;
+      if (found) return found;
+    }
+    return null;
+  };
+  return walk(formula, []);
+}

@@ -1,0 +1,260 @@
+import type { CakesicleLine } from '../../exchange/documents';
+import { Ledger, type Sampling } from '../../figure';
+import { COAT } from '../../process/coat.table';
+import { evenLoads } from '../../process/loads';
+import type { Fault } from '../../quantity';
+import type { ChainPlan } from '../chain';
+import { calc, given, gramsText, toScale, total } from '../figures';
+import { meltNote, type Pot } from '../links/coat';
+import { addMade, addWanted, counted, supplied, type Supplied } from '../links/count';
+import { addBatterNeeded, addCrumbBakes } from '../links/crumbBakes';
+import { addCrumbNeeded, addDough, bindNotes } from '../links/bindCrumb';
+import { addDoughDensity, addOnTheTable } from '../links/dough';
+import { addLots, addToppings, checkLots } from '../links/lots';
+import { statedIn, Unplannable, type RunContext } from '../lookup';
+import { doughAllergens, doughPlan } from './doughPlan';
+import type { Planning } from './planning';
+import { addLotTotals, addPortionTotals, addSetting } from './pop';
+import type { SequenceStep } from './sequence';
+import { addCavity, addMelts, addShell, cavityLimit } from './shellFigures';
+
+export interface CakesiclePlan extends ChainPlan {
+  readonly family: 'cakesicle';
+  readonly line: CakesicleLine;
+}
+
+/** Seconds of hands a piece for its coats, its filling, its back plate and its turning out. Basis: typical. */
+const HANDS_S = { coats: 35, fill: 30, back: 20, turnOut: 20 } as const;
+
+/** Plans moulded pieces: shell in two coats, dough pressed in, back plate, rounds of the mould, patching. */
+export function* planCakesicle(
+  run: RunContext,
+  line: CakesicleLine,
+  sampling: Sampling | null,
+): Planning<CakesiclePlan> {
+  checkLots(line.lots, line.count);
+  const ledger = new Ledger(statedIn(line, run.kitchen), sampling);
+  const mould = run.thing('mould', line.mouldId);
+  addWanted(ledger, line.count, 'Moulded pieces');
+  addCavity(ledger, mould);
+  addShell(ledger, line, mould);
+  addDoughDensity(ledger, line);
+  const room = calc(
+    ledger,
+    'cavity.room',
+    'Room for the filling',
+    'ml',
+    mould.stickMl > 0
+      ? '{cavity.volume} − {shell.volume} − {back.volume} − {stick.volume}'
+      : '{cavity.volume} − {shell.volume} − {back.volume}',
+    (cavity = 0, shell = 0, back = 0, stick = 0) => cavity - shell - back - stick,
+    'The cavity, less shell, back plate and the stick inside.',
+  );
+  if (room <= 0) {
+    throw new Unplannable({
+      field: 'mould',
+      fault: `A shell of ${line.shellMm} mm leaves no room in "${mould.name}".`,
+      mend: 'Make the shell thinner, or take a larger mould.',
+    });
+  }
+  calc(
+    ledger,
+    'portion.mass',
+    'Dough in a cavity',
+    'g',
+    `{cavity.room} × {dough.density} × ${COAT.pressFactor}, rounded`,
+    (ml = 0, density = 0) => ml * density * COAT.pressFactor,
+    'Pressed in, it packs a little closer. What to weigh for each, to the step of the scale.',
+    { decide: toScale(run.kitchen.scaleStepG), pin: { min: 1, max: 500 } },
+  );
+  calc(
+    ledger,
+    'dough.needed',
+    'Dough needed',
+    'g',
+    '{count.wanted} × {portion.mass} ÷ (1 − {hand.lossShare})',
+    (count = 0, portion = 0, lost = 0) => (count * portion) / (1 - lost),
+    'For every cavity, and what stays on hands and bench.',
+  );
+  addOnTheTable(ledger, line);
+  const crumbNeeded = addCrumbNeeded(ledger, line, 'dough.needed');
+  const { others } = yield crumbNeeded ? addBatterNeeded(ledger, run, line.crumb, crumbNeeded) : [];
+  const { batches, steps: bakeSteps } = addCrumbBakes(ledger, run, line.crumb, line.id, others);
+  const cavities = mould.cavities * mould.owned;
+  const supplies: Supplied[] = [
+    ...addDough(ledger, line),
+    cavityLimit(ledger, line, mould, cavities),
+    ...counted(ledger, 'sticks', 'sticks', mould.stickMl > 0 ? line.sticksOnHand : null, 'the sticks'),
+    ...supplied(
+      ledger,
+      'coat',
+      'Coat',
+      line.coatOnHandG,
+      { figureId: 'shell.perPiece', over: 'pour.round' },
+      'the chocolate',
+    ),
+  ];
+  const limits = addMade(ledger, supplies, 'Moulded pieces');
+  const made = ledger.value('count.made');
+  addPortionTotals(ledger);
+  calc(
+    ledger,
+    'rounds.count',
+    'Rounds of the mould',
+    'loads',
+    '{count.made} ÷ {cavities.all}, rounded up',
+    (count = 0, all = 1) => count / all,
+    'As few as the cavities allow, evened out.',
+    { whole: 'ceil' },
+  );
+  const rounds = evenLoads(made, cavities);
+  const lots = addLots(ledger, line.lots);
+  total(
+    ledger,
+    'piece.mass',
+    'One piece, before toppings',
+    'g',
+    ['portion.mass', 'shell.taken'],
+    'Dough, shell and back plate.',
+  );
+  const pots = addMelts(ledger, line, lots);
+  const planned = addToppings(ledger, lots, {
+    pieceId: 'piece.mass',
+    areaId: 'cavity.wall',
+    allergens: doughAllergens(run, line),
+    coat: line.kind,
+  });
+  total(
+    ledger,
+    'finished.total',
+    'All pieces, finished',
+    'g',
+    addLotTotals(
+      ledger,
+      planned.map(({ countId, finishedId }) => ({ countId, finishedId })),
+    ),
+    'Every lot together.',
+  );
+  return {
+    family: 'cakesicle',
+    line,
+    ...doughPlan(ledger, run, line, {
+      batches,
+      limits,
+      lots: planned,
+      steps: [...bakeSteps, ...shellSteps(ledger, rounds.length)],
+      notes: [...bindNotes(ledger, line), ...shellNotes(ledger, run, line, pots)],
+      warnings: shellWarnings(line),
+      loads: rounds,
+      coated: false,
+      mould: true,
+      stick: mould.stickMl > 0,
+    }),
+  };
+}
+
+function shellSteps(ledger: Ledger, rounds: number): SequenceStep[] {
+  const made = ledger.value('count.made');
+  const each = Math.ceil(made / Math.max(rounds, 1));
+  const hands = (id: string, label: string, seconds: number) => {
+    given(ledger, id, label, 's', seconds * each, 'typical', `About ${seconds} s a piece.`);
+    return ledger.figure(id);
+  };
+  addSetting(
+    ledger,
+    'set.shell',
+    'shell coat in a cold cavity',
+    'shell.taken',
+    'A shell coat sets',
+    'Thin, against a cold mould: minutes.',
+  );
+  addSetting(
+    ledger,
+    'set.filled',
+    'filled and backed, freezer',
+    'piece.mass',
+    'Filled piece sets, frozen',
+    'Until it lets go of the mould by itself.',
+  );
+  const coats = hands('day.coats', 'Both coats of a round', HANDS_S.coats);
+  const fill = hands('day.fill', 'Filling a round', HANDS_S.fill);
+  const back = hands('day.back', 'Back plates of a round', HANDS_S.back);
+  const out = hands('day.turnOut', 'Turning out a round', HANDS_S.turnOut);
+  const step = (
+    k: number,
+    id: string,
+    label: string,
+    detail: string,
+    kind: SequenceStep['kind'],
+    length: SequenceStep['length'],
+    times = 1,
+  ): SequenceStep => ({
+    id: `${id}-${k}`,
+    label: rounds > 1 ? `${label}, round ${k}` : label,
+    detail,
+    kind,
+    length,
+    times,
+  });
+  return Array.from({ length: rounds }, (_, i) => i + 1).flatMap((k) => [
+    step(
+      k,
+      'coats',
+      'Two shell coats',
+      'Clean, dry, cold mould; the rims and the slot twice.',
+      'hands',
+      coats,
+    ),
+    step(
+      k,
+      'shell',
+      'Coats set',
+      'In the freezer, after each of the two.',
+      'wait',
+      ledger.figure('set.shell'),
+      2,
+    ),
+    step(k, 'fill', 'Fill and press', 'To {2 mm} below the rim, stick in first.', 'hands', fill),
+    step(k, 'back', 'Back plates', 'Spread, and scrape level once.', 'hands', back),
+    step(
+      k,
+      'freeze',
+      'Set in the freezer',
+      'Straight from there out of the mould.',
+      'wait',
+      ledger.figure('set.filled'),
+    ),
+    step(k, 'turn-out', 'Turn out and patch', 'Press from behind; brush over cracks.', 'hands', out),
+  ]);
+}
+
+function shellNotes(ledger: Ledger, run: RunContext, line: CakesicleLine, pots: readonly Pot[]): string[] {
+  return [
+    ...pots.map(({ kind, p }) => meltNote(run, kind, ledger.value(`${p}melt`))),
+    `First coat ${gramsText(ledger.value('shell.first'))}, second ${gramsText(ledger.value('shell.second'))}, back plate ${gramsText(ledger.value('shell.back'))} a piece.`,
+    line.shellBy === 'pour'
+      ? `Poured in and out: ${gramsText(ledger.value('pour.round'))} come back each round. Tap out the air before it is emptied.`
+      : 'Brushed in: hold the shell against the light and go over thin spots.',
+    'Crack at turning out: brush coat over it from the outside, or from inside before the filling. One that is lost in the mould goes back into the dough bowl, chocolate and all.',
+  ];
+}
+
+function shellWarnings({ shellMm }: CakesicleLine): Fault[] {
+  if (shellMm < COAT.shellTooThinMm) {
+    return [
+      {
+        fault: `A shell of {${shellMm} mm} is likely to crack when it comes out.`,
+        mend: `Make it at least {${COAT.shellTooThinMm} mm}; about {${COAT.shellMm} mm} is usual.`,
+      },
+    ];
+  }
+  if (shellMm > COAT.shellTooThickMm) {
+    return [
+      {
+        fault: `A shell of {${shellMm} mm} is hard to bite through.`,
+        mend: `Stay under {${COAT.shellTooThickMm} mm}; about {${COAT.shellMm} mm} is usual.`,
+      },
+    ];
+  }
+  return [];
+}

@@ -1,0 +1,220 @@
+import type { CubeLine } from '../../exchange/documents';
+import type { Ledger } from '../../figure';
+import { FONDANT } from '../../process/frost.table';
+import { cutSheet, type CutPlan } from '../../process/portion';
+import { calc, given, gramsText } from '../figures';
+import { addBox } from '../links/coat';
+import type { Supplied } from '../links/count';
+import { addDipEach, addFinishEach, type FinishedEach } from '../links/each';
+import type { RunContext } from '../lookup';
+import type { Offer, Remainder } from '../remainder';
+import type { Band } from './bands';
+import { addSetting } from './pop';
+import type { SequenceStep } from './sequence';
+
+/** Seconds of hands a piece: cutting, dipping. Basis: typical. */
+const HANDS_S = { cut: 6, dip: 30, frost: 20 } as const;
+
+/** The chain of a cut sheet, after its bowl. */
+export const CUBE_BANDS: readonly Band[] = [
+  ['cakes', 'Pieces of cake', 'crumb', 'cakes.total'],
+  ['trimmings', 'Trimmings', 'left', 'trimmings'],
+  ['frosting', 'Frosting', 'topping', 'frosting.needed'],
+  ['coat', 'Coat on the pieces', 'coat', 'pot.1.coat'],
+  ['finished', 'Pieces finished', 'dough', 'finished.total'],
+];
+
+/** The cuts, and what they leave of the sheet. */
+export function addCuts(ledger: Ledger, line: CubeLine, lengthMm: number, widthMm: number): CutPlan {
+  const cuts = cutSheet(lengthMm, widthMm, line.columns, line.rows, line.trimMm, line.kerfMm);
+  given(ledger, 'cut.trim', 'Trimmed off each edge', 'mm', line.trimMm, 'stated', 'As chosen.');
+  given(
+    ledger,
+    'cut.kerf',
+    'Lost at each cut',
+    'mm',
+    line.kerfMm,
+    'stated',
+    'The knife’s width and its crumbs, as chosen.',
+  );
+  for (const [id, label, from, n] of [
+    ['piece.length', 'Piece, long', 'sheet.length', line.columns],
+    ['piece.width', 'Piece, wide', 'sheet.width', line.rows],
+  ] as const) {
+    calc(
+      ledger,
+      id,
+      label,
+      'mm',
+      `({${from}} − 2 × {cut.trim} − ${n - 1} × {cut.kerf}) ÷ ${n}`,
+      (mm = 0, trim = 0, kerf = 0) => (mm - 2 * trim - (n - 1) * kerf) / n,
+      'The trimmed sheet, less the cuts, parted evenly.',
+    );
+  }
+  return cuts;
+}
+
+/** Pieces that the sheets give. */
+export function cutLimit(ledger: Ledger, perSheet: number): Supplied {
+  given(ledger, 'cut.perSheet', 'Pieces of a sheet', 'pieces', perSheet, 'counted', 'Columns times rows.');
+  calc(
+    ledger,
+    'count.pieces',
+    'The sheets allow',
+    'pieces',
+    '{sheet.count} × {cut.perSheet}',
+    (n = 0, each = 0) => n * each,
+    'Pieces that can be cut.',
+  );
+  return { supply: 'pieces', figureId: 'count.pieces', words: 'the sheets as cut' };
+}
+
+/** What goes into, on and round one piece. */
+export function cubeEach(ledger: Ledger, run: RunContext, line: CubeLine): FinishedEach {
+  calc(
+    ledger,
+    'piece.top',
+    'Top of a piece, as a round one',
+    'mm',
+    '√(4 ÷ π × {piece.length} × {piece.width})',
+    (l = 0, w = 0) => Math.sqrt((4 / Math.PI) * l * w),
+    'The round top of the same area: what frosting is reckoned by.',
+  );
+  const { filling, frosting, lots, count } = line;
+  const each = addFinishEach(ledger, {
+    filling,
+    frosting,
+    topId: 'piece.top',
+    cakeId: 'cake.mass',
+    lots,
+    count,
+  });
+  const pieceIds = [...each.pieceIds];
+  const supplies = [...each.supplies];
+  const solid = addBox(ledger, 'piece.length', 'piece.width', 'piece.height');
+  if (line.fondant) {
+    calc(
+      ledger,
+      'fondant.each',
+      'Fondant on a piece',
+      'g',
+      `({piece.area} − {piece.length} × {piece.width} ÷ 100) × ${FONDANT.thicknessMm} × ${FONDANT.density} ÷ 10`,
+      (area = 0, l = 0, w = 0) => ((area - (l * w) / 100) * FONDANT.thicknessMm * FONDANT.density) / 10,
+      'Top and sides, not the base, 3 mm thick at 1.4 g/ml.',
+    );
+    pieceIds.push('fondant.each');
+  }
+  if (line.coat) {
+    supplies.push(...addDipEach(ledger, run, line.coat, solid, typeof line.stickOnHand === 'number', lots));
+    pieceIds.push('coat.taken');
+  }
+  return { pieceIds, supplies, bags: each.bags };
+}
+
+/** From the bowl to the coat, one after another. */
+export function cubeSteps(ledger: Ledger, line: CubeLine, mixMin: number, meaning: string): SequenceStep[] {
+  const made = ledger.value('count.made');
+  const hands = (id: string, label: string, seconds: number) => {
+    given(ledger, id, label, 's', seconds, 'typical', 'Usual for a household kitchen.');
+    return ledger.figure(id);
+  };
+  const steps: SequenceStep[] = [
+    {
+      id: 'mix',
+      label: 'Weigh out and mix',
+      detail: meaning,
+      kind: 'hands',
+      length: hands('day.mix', 'Weighing out and mixing', (mixMin + 12) * 60),
+    },
+    {
+      id: 'bake',
+      label: 'Bake',
+      detail: `First look ${Math.round(ledger.value('bake.firstLook') / 60)} min after it goes in.`,
+      kind: 'oven',
+      length: ledger.figure('bake.time'),
+      times: ledger.value('loads.count'),
+    },
+    {
+      id: 'cool',
+      label: 'Cool',
+      detail: 'In the tin, then chilled: a cold sheet cuts clean.',
+      kind: 'wait',
+      length: ledger.figure('cool.time'),
+    },
+    {
+      id: 'cut',
+      label: 'Trim and cut',
+      detail: 'From the centre outwards.',
+      kind: 'hands',
+      length: hands('day.cut', 'Cutting', made * HANDS_S.cut),
+    },
+  ];
+  if (line.frosting || line.filling)
+    steps.push({
+      id: 'frost',
+      label: 'Fill and frost',
+      detail: 'A piece at a time.',
+      kind: 'hands',
+      length: hands('day.frost', 'Filling and frosting', made * HANDS_S.frost),
+    });
+  if (line.coat) {
+    addSetting(
+      ledger,
+      'set.coat',
+      line.coat.school === 'frozen' ? 'coat on a frozen piece' : 'coat, room',
+      'piece.mass',
+      'Coat sets',
+      'On a rack, over paper.',
+    );
+    steps.push(
+      {
+        id: 'dip',
+        label: 'Dip',
+        detail: 'A few at a time from the cold.',
+        kind: 'hands',
+        length: hands('day.dip', 'Dipping', made * HANDS_S.dip),
+      },
+      {
+        id: 'set',
+        label: 'Coat sets',
+        detail: 'On a rack, over paper.',
+        kind: 'wait',
+        length: ledger.figure('set.coat'),
+      },
+    );
+  }
+  return steps;
+}
+
+/** Pieces over or short, and trimmings. */
+export function cubeRemainder(ledger: Ledger, perSheet: number): Remainder {
+  const made = ledger.value('count.made');
+  const wanted = ledger.value('count.wanted');
+  const spare = ledger.value('count.pieces') - made;
+  const offers: Offer[] = [];
+  if (made < wanted && made > 0) {
+    offers.push({
+      id: 'fewer',
+      title: `Make ${made}`,
+      detail: `${wanted - made} fewer than asked for.`,
+      change: { count: made },
+    });
+  } else if (spare > 0 && spare < perSheet) {
+    offers.push({
+      id: 'more',
+      title: `Make ${spare} more`,
+      detail: 'They are cut from the same sheets.',
+      change: { count: made + spare },
+    });
+  }
+  const trimmings = ledger.value('trimmings');
+  if (trimmings > 40) {
+    offers.push({
+      id: 'pops',
+      title: 'Into pops',
+      detail: `${gramsText(trimmings)} of trimmings: crumb for a small batch of pops.`,
+      change: null,
+    });
+  }
+  return { leftG: trimmings, shortPieces: wanted - made, shortG: 0, offers };
+}

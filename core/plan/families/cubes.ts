@@ -1,0 +1,283 @@
+import { cautionsFor, factsOf } from '../../caution/cautions';
+import { doneTests } from '../../caution/doneTests';
+import { keepingOf } from '../../caution/keeping';
+import type { CubeLine } from '../../exchange/documents';
+import { Ledger, type Sampling } from '../../figure';
+import { BOWL_LOSS, METHODS } from '../../process/batter.table';
+import { COOLING } from '../../process/oven.table';
+import type { CutPlan } from '../../process/portion';
+import { minutesOf } from '../../schedule/localTime';
+import type { ChainPlan } from '../chain';
+import { calc, given, start, total } from '../figures';
+import { addBatch } from '../links/batch';
+import { addPots, coatNotes } from '../links/coat';
+import { addMade, addWanted, counted } from '../links/count';
+import { needOf, partAllergens } from '../links/finish';
+import { addFillingTotal, addFrostingTotal } from '../links/frosting';
+import { addLots, addToppings, checkLots, nutFaults } from '../links/lots';
+import { addSheet, addSheetBake, type SheetSpec } from '../links/sheet';
+import { statedIn, Unplannable, type RunContext } from '../lookup';
+import { lateFault } from '../warnings';
+import { bandsOf } from './bands';
+import { addCuts, CUBE_BANDS, cubeEach, cubeRemainder, cubeSteps, cutLimit } from './cubeFigures';
+import type { Planning } from './planning';
+import { addLotTotals } from './pop';
+import { sequenceDay } from './sequence';
+import { addFondantTotal } from './wellsFinish';
+
+export interface CubePlan extends ChainPlan {
+  readonly family: 'mini';
+  readonly line: CubeLine;
+  readonly cuts: CutPlan;
+}
+
+/** Plans mini cakes cut from a sheet, filled, frosted, covered or dipped. */
+export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling | null): Planning<CubePlan> {
+  checkLots(line.lots, line.count);
+  const { doc, read } = run.formula(line.formulaId);
+  const method = METHODS[doc.method];
+  const sheet = run.thing('sheet', line.sheetId);
+  const spec: SheetSpec = {
+    p: '',
+    sheet,
+    oven: run.thing('oven', line.ovenId),
+    ovenC: line.ovenC,
+    formula: doc,
+    kitchen: run.kitchen,
+  };
+  const side = (mm: number, n: number) => (mm - 2 * line.trimMm - (n - 1) * line.kerfMm) / n;
+  if (Math.min(side(sheet.lengthMm, line.columns), side(sheet.widthMm, line.rows)) < 5) {
+    throw new Unplannable({
+      field: 'sheet',
+      fault: `${line.columns} × ${line.rows} leaves pieces under 5 mm on "${sheet.name}".`,
+      mend: 'Cut it into fewer, trim less, or take a larger sheet.',
+    });
+  }
+  const ledger = new Ledger(statedIn(line, run.kitchen), sampling);
+  addWanted(ledger, line.count, 'Mini cakes');
+  addSheet(ledger, spec);
+  const cuts = addCuts(ledger, line, sheet.lengthMm, sheet.widthMm);
+  start(
+    ledger,
+    'bowl.lossShare',
+    'Left on bowl and spoon',
+    'share',
+    BOWL_LOSS,
+    'About 2 % where the bowl is scraped well, 5 % where it is not.',
+    {
+      min: 0,
+      max: 0.3,
+    },
+  );
+  const wanted = Math.ceil(line.count / cuts.count);
+  given(
+    ledger,
+    'sheet.count',
+    'Sheets',
+    'pieces',
+    wanted,
+    'counted',
+    `${cuts.count} pieces a sheet, and ${line.count} wanted.`,
+  );
+  given(
+    ledger,
+    'cake.height',
+    'Height wanted',
+    'mm',
+    line.heightMm,
+    'stated',
+    'Of the baked sheet, as chosen.',
+  );
+  calc(
+    ledger,
+    'batter.needed',
+    'Batter needed',
+    'g',
+    '{sheet.count} × {sheet.length} × {sheet.width} × {cake.height} ÷ 1000 × {cake.density} ÷ (1 − {bake.lossShare}) ÷ (1 − {bowl.lossShare})',
+    (n = 0, length = 0, width = 0, height = 0, density = 0, lost = 0, bowl = 0) =>
+      (n * length * width * height * density) / 1000 / (1 - lost) / (1 - bowl),
+    'A sheet of that height, baked, and what is lost on the way.',
+  );
+  const { others } = yield [{ formulaId: doc.id, massG: ledger.value('batter.needed') }];
+  const batch = addBatch(ledger, {
+    p: '',
+    formula: doc,
+    read,
+    eggs: line.eggs,
+    neededId: 'batter.needed',
+    othersG: others.get(doc.id) ?? 0,
+    mixedId: 'batter.mixed',
+    mixedLabel: 'Batter in the bowl',
+  });
+  calc(
+    ledger,
+    'batter.ready',
+    'Batter for the sheets',
+    'g',
+    `{${batch.ownId}} × (1 − {bowl.lossShare})`,
+    (mixed = 0, lost = 0) => mixed * (1 - lost),
+    'What goes into them: all of it, so that eggs kept whole make them a little higher.',
+  );
+  calc(
+    ledger,
+    'sheet.mass',
+    'Batter in a sheet',
+    'g',
+    '{batter.ready} ÷ {sheet.count}',
+    (ready = 0, n = 1) => ready / n,
+    'The same in each.',
+    { pin: { min: 10, max: 20_000 } },
+  );
+  addSheetBake(ledger, spec, COOLING.frostC, 'Cooling until it can be cut');
+  calc(
+    ledger,
+    'sheet.cake',
+    'A sheet, baked',
+    'g',
+    '{sheet.mass} × (1 − {bake.lossShare})',
+    (batter = 0, lost = 0) => batter * (1 - lost),
+    'Weigh it and the plan goes on from there.',
+    { pin: { min: 5, max: ledger.figure('sheet.mass').high } },
+  );
+  calc(
+    ledger,
+    'piece.height',
+    'Piece, high',
+    'mm',
+    '1000 × {sheet.cake} ÷ ({cake.density} × {sheet.length} × {sheet.width})',
+    (cake = 0, density = 1, length = 1, width = 1) => (1000 * cake) / (density * length * width),
+    'What the sheet comes to, spread over its area.',
+  );
+  calc(
+    ledger,
+    'cake.mass',
+    'One piece of cake',
+    'g',
+    '{sheet.cake} × {piece.length} × {piece.width} ÷ ({sheet.length} × {sheet.width})',
+    (cake = 0, l = 0, w = 0, length = 1, width = 1) => (cake * l * w) / (length * width),
+    'Its part of the sheet, less what knife and trimming take.',
+    { pin: { min: 0.5, max: 2000 } },
+  );
+  const each = cubeEach(ledger, run, line);
+  const limits = addMade(
+    ledger,
+    [
+      cutLimit(ledger, cuts.count),
+      ...counted(ledger, 'sticks', 'sticks', line.stickOnHand, 'the sticks'),
+      ...each.supplies,
+    ],
+    'Mini cakes',
+  );
+  calc(
+    ledger,
+    'cakes.total',
+    'Pieces of cake in all',
+    'g',
+    '{count.made} × {cake.mass}',
+    (count = 0, cake = 0) => count * cake,
+    'Cut, before anything goes on.',
+  );
+  calc(
+    ledger,
+    'trimmings',
+    'Trimmings and spare pieces',
+    'g',
+    '{sheet.count} × {sheet.cake} − {cakes.total}',
+    (n = 0, cake = 0, used = 0) => Math.max(n * cake - used, 0),
+    'Edges, kerf and what is over: good crumb for pops.',
+  );
+  const lots = addLots(ledger, line.lots);
+  if (ledger.has('fondant.each')) addFondantTotal(ledger);
+  if (line.filling) addFillingTotal(ledger, line.filling);
+  if (line.frosting) addFrostingTotal(ledger, lots, each.bags);
+  const coat = line.coat ?? null;
+  const pots = coat ? addPots(ledger, lots, coat).pots : [];
+  total(
+    ledger,
+    'piece.mass',
+    'One piece, before toppings',
+    'g',
+    each.pieceIds,
+    'Cake and all that goes in and on it.',
+  );
+  const allergens = partAllergens(run, {
+    formulaIds: [line.formulaId],
+    filling: line.filling,
+    frosting: line.frosting,
+  });
+  const planned = addToppings(ledger, lots, {
+    pieceId: 'piece.mass',
+    areaId: 'piece.area',
+    allergens,
+    coat: coat?.kind ?? null,
+  });
+  total(
+    ledger,
+    'finished.total',
+    'All pieces, finished',
+    'g',
+    addLotTotals(
+      ledger,
+      planned.map(({ countId, finishedId }) => ({ countId, finishedId })),
+    ),
+    'Every lot together.',
+  );
+  const all = [...new Set([...allergens, ...planned.flatMap((lot) => lot.allergens)])];
+  const facts = factsOf({
+    family: 'mini',
+    lines: read.lines,
+    allergens: all,
+    words: [line.filling?.what ?? '', ...line.lots.flatMap((lot) => lot.toppings.map(({ what }) => what))],
+    frosting: line.frosting?.kind ?? null,
+    coat: coat !== null,
+    oven: true,
+    stick: line.stickOnHand !== null && line.stickOnHand !== undefined,
+    core: true,
+  });
+  const day = sequenceDay(cubeSteps(ledger, line, method.mixMin, method.meaning), run.readyMin);
+  const first = day[0];
+  return {
+    family: 'mini',
+    line,
+    cuts,
+    formula: doc,
+    figures: ledger.figures(),
+    figure: (id) => ledger.figure(id),
+    causes: (id) => ledger.causes(id),
+    sums: () => ledger.sums(),
+    batches: [
+      { ...batch, id: 'batter', makes: 'batter', formula: doc, mixedId: 'batter.mixed', lineIds: [line.id] },
+    ],
+    needs: [
+      ...needOf(ledger, line.filling?.formulaId, 'filling', 'filling.needed'),
+      ...needOf(ledger, line.frosting?.formulaId, 'frosting', 'frosting.needed'),
+    ],
+    limits,
+    remainder: cubeRemainder(ledger, cuts.count),
+    loads: { sizes: Array.from({ length: ledger.value('loads.count') }, () => cuts.count) },
+    lots: planned,
+    strata: bandsOf(ledger, [['mixed', 'Batter in the bowl', 'ingredient', batch.ownId], ...CUBE_BANDS]),
+    day,
+    startBy: first?.startAt ?? null,
+    warnings: [
+      ...(ledger.value('piece.height') > sheet.depthMm * 1.3
+        ? [
+            {
+              fault: `The cake would stand {${Math.round(ledger.value('piece.height'))} mm} high in a sheet {${sheet.depthMm} mm} deep: it runs over.`,
+              mend: 'Bake it lower, or in a deeper tin.',
+            },
+          ]
+        : []),
+      ...nutFaults(line.lots, planned),
+      ...(first ? lateFault(run, minutesOf(first.startAt)) : []),
+    ],
+    cautions: cautionsFor(facts),
+    keeping: keepingOf(facts.keeps, 20),
+    allergens: all,
+    tests: doneTests(read.lines, method),
+    notes: [
+      `Chill the sheet before it is cut. Cut from the centre outwards: across at ${cuts.cutsAcrossMm.map((mm) => Math.round(mm)).join(', ') || 'nothing'}, along at ${cuts.cutsAlongMm.map((mm) => Math.round(mm)).join(', ') || 'nothing'} mm from the trimmed edge. Wipe the knife each time.`,
+      ...(coat ? coatNotes(ledger, run, pots, coat) : []),
+    ],
+  };
+}

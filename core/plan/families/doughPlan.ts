@@ -1,0 +1,187 @@
+import { cautionsFor, factsOf } from '../../caution/cautions';
+import { doneTests } from '../../caution/doneTests';
+import { keepingOf } from '../../caution/keeping';
+import type { CakesicleLine, PopLine } from '../../exchange/documents';
+import type { Ledger } from '../../figure';
+import { METHODS } from '../../process/batter.table';
+import { portionOffers } from '../../process/portion';
+import type { Fault } from '../../quantity';
+import { minutesOf } from '../../schedule/localTime';
+import type { Batch, ChainPlan, Limit, LotPlan } from '../chain';
+import { gramsText } from '../figures';
+import { isBaked } from '../links/dough';
+import { needOf, partAllergens } from '../links/finish';
+import { nutFaults } from '../links/lots';
+import type { RunContext } from '../lookup';
+import type { Offer, Remainder } from '../remainder';
+import { lateFault } from '../warnings';
+import { bandsOf, type Band } from './bands';
+import { sequenceDay, type SequenceStep } from './sequence';
+
+/** Allergens of what a dough is made of. */
+export function doughAllergens(run: RunContext, line: PopLine | CakesicleLine) {
+  const formulaIds = line.crumb.flatMap((part) => (isBaked(part) ? [part.formulaId] : []));
+  const bought = line.crumb.some((part) => !isBaked(part));
+  const out = partAllergens(run, {
+    formulaIds,
+    binder: line.binder,
+    words: [...line.addIns.map(({ what }) => what), ...(bought ? ['plain flour', 'butter'] : [])],
+  });
+  return out;
+}
+
+interface DoughPlanned {
+  readonly batches: readonly Batch[];
+  readonly limits: readonly Limit[];
+  readonly lots: readonly LotPlan[];
+  readonly steps: readonly SequenceStep[];
+  readonly notes: readonly string[];
+  readonly warnings: readonly Fault[];
+  readonly loads: readonly number[];
+  readonly coated: boolean;
+  readonly mould: boolean;
+  readonly stick: boolean;
+}
+
+/** The parts of a plan that pops and cakesicles have alike. */
+export function doughPlan(
+  ledger: Ledger,
+  run: RunContext,
+  line: PopLine | CakesicleLine,
+  planned: DoughPlanned,
+): Omit<ChainPlan, 'family' | 'line'> {
+  const [batch] = planned.batches;
+  const baked = line.crumb.find(isBaked);
+  const read = baked ? run.formula(baked.formulaId).read : null;
+  const allergens = [
+    ...new Set([...doughAllergens(run, line), ...planned.lots.flatMap((lot) => lot.allergens)]),
+  ];
+  const facts = factsOf({
+    family: line.family,
+    lines: planned.batches.flatMap((one) => run.formula(one.formula.id).read.lines),
+    allergens,
+    words: [
+      ...line.addIns.map(({ what }) => what),
+      ...line.lots.flatMap((lot) => lot.toppings.map(({ what }) => what)),
+    ],
+    frosting: null,
+    coat: planned.coated,
+    oven: line.crumb.some((part) => part.from === 'bake'),
+    microwave: line.crumb.some((part) => part.from === 'microwave'),
+    mould: planned.mould,
+    stick: planned.stick,
+    leftovers: line.crumb.some((part) => part.from === 'leftovers'),
+    softCheese: line.binder.kind === 'soft-cheese frosting',
+  });
+  const day = sequenceDay(planned.steps, run.readyMin);
+  const first = day[0];
+  return {
+    formula: baked ? run.formula(baked.formulaId).doc : null,
+    figures: ledger.figures(),
+    figure: (id) => ledger.figure(id),
+    causes: (id) => ledger.causes(id),
+    sums: () => ledger.sums(),
+    batches: planned.batches,
+    needs: needOf(ledger, line.binder.formulaId, 'binder', 'binder.added'),
+    limits: planned.limits,
+    loads: { sizes: planned.loads },
+    lots: planned.lots,
+    remainder: doughRemainder(ledger, run.kitchen.scaleStepG, planned.limits),
+    strata: bandsOf(ledger, BANDS),
+    day,
+    startBy: first?.startAt ?? null,
+    warnings: [
+      ...planned.warnings,
+      ...nutFaults(line.lots, planned.lots),
+      ...(first ? lateFault(run, minutesOf(first.startAt)) : []),
+    ],
+    cautions: cautionsFor(facts),
+    keeping: keepingOf(facts.keeps, 20),
+    allergens,
+    tests:
+      batch && read ? doneTests(read.lines, METHODS[batch.formula.method], baked?.from === 'microwave') : [],
+    notes: planned.notes,
+  };
+}
+
+/** Dough over or short, and what to do about it. */
+function doughRemainder(ledger: Ledger, stepG: number, limits: readonly Limit[]): Remainder {
+  const made = ledger.value('count.made');
+  const wanted = ledger.value('count.wanted');
+  const portion = ledger.value('portion.mass');
+  const ready = ledger.value('dough.ready');
+  const leftG = ready - made * portion;
+  const shortPieces = wanted - made;
+  const doughShort = limits.some(({ supply, short }) => supply === 'dough' && short);
+  const shortG = doughShort ? Math.max(wanted * portion - ready, 0) : 0;
+  const offers: Offer[] = [];
+  if (shortPieces > 0) {
+    if (doughShort) {
+      const each = Math.floor(ready / wanted / stepG + 1e-9) * stepG;
+      if (each > 0) {
+        offers.push({
+          id: 'lighter',
+          title: `All ${wanted}, lighter`,
+          detail: `${gramsText(each)} each in place of ${gramsText(portion)}.`,
+          change: { portionG: each },
+        });
+      }
+      offers.push({
+        id: 'more-crumb',
+        title: 'More crumb',
+        detail: `${gramsText(shortG)} more dough makes the other ${shortPieces}: crumb of another cake, or biscuit with a little more binder.`,
+        change: null,
+      });
+    }
+    if (made > 0) {
+      offers.push({
+        id: 'fewer',
+        title: `Make ${made}`,
+        detail: `${shortPieces} fewer than asked for; nothing else changes.`,
+        change: { count: made },
+      });
+    }
+    return { leftG, shortPieces, shortG, offers };
+  }
+  if (leftG < 0.03 * portion) return { leftG, shortPieces, shortG, offers };
+  const most = Math.min(...limits.map(({ pieces }) => pieces));
+  const extra = Math.min(Math.floor(leftG / portion + 1e-9), most - made);
+  if (extra > 0) {
+    offers.push({
+      id: 'more',
+      title: `Make ${extra} more`,
+      detail: `${made + extra} in all from the same dough.`,
+      change: { count: made + extra },
+    });
+  }
+  for (const offer of portionOffers(ready, portion, stepG).slice(0, 3)) {
+    if (offer.count < made || offer.count > most || offer.eachG === portion) continue;
+    offers.push({
+      id: `even-${offer.count}`,
+      title: `${offer.count} of ${gramsText(offer.eachG)}`,
+      detail: offer.leftG < 1 ? 'Nothing left over.' : `${gramsText(offer.leftG)} over, to taste.`,
+      change: { count: offer.count, portionG: offer.eachG },
+    });
+  }
+  offers.push({
+    id: 'keep',
+    title: 'Keep it',
+    detail: `${gramsText(leftG)} of dough: frozen in portions it keeps for two months.`,
+    change: null,
+  });
+  return { leftG, shortPieces, shortG, offers };
+}
+
+const BANDS: readonly Band[] = [
+  ['mixed', 'Batter in the bowl', 'ingredient', 'batter.mixed'],
+  ['crumb', 'Crumb', 'crumb', 'crumb.total'],
+  ['frosting', 'Frosting that came with it', 'topping', 'frosting.own'],
+  ['binder', 'Binder', 'topping', 'binder.added'],
+  ['dough', 'Dough', 'dough', 'dough.total'],
+  ['hands', 'Left on hands and bench', 'loss', 'dough.lost'],
+  ['portions', 'Portions', 'dough', 'portions.total'],
+  ['over', 'Dough left over', 'left', 'dough.left'],
+  ['coat', 'Coat on the pieces', 'coat', 'pot.1.coat'],
+  ['shell', 'Shells and back plates', 'coat', 'shell.total'],
+  ['finished', 'Pieces finished', 'dough', 'finished.total'],
+];

@@ -1,0 +1,354 @@
+import { cautionsFor, factsOf } from '../../caution/cautions';
+import { doneTests } from '../../caution/doneTests';
+import { keepingOf } from '../../caution/keeping';
+import type { MugLine } from '../../exchange/documents';
+import { Ledger, type Sampling } from '../../figure';
+import { boilingShiftK } from '../../process/altitude';
+import { BOWL_LOSS, METHODS, MUG_LOSS } from '../../process/batter.table';
+import { evenLoads } from '../../process/loads';
+import { COOLING, COOLING_MUG } from '../../process/oven.table';
+import { minutesOf } from '../../schedule/localTime';
+import type { ChainPlan } from '../chain';
+import { calc, given, start, total } from '../figures';
+import { addBatch } from '../links/batch';
+import { addMade, addWanted, counted, type Supplied } from '../links/count';
+import { addFinishEach } from '../links/each';
+import { needOf, partAllergens } from '../links/finish';
+import { addFillingTotal, addFrostingTotal } from '../links/frosting';
+import { addLots, addToppings, checkLots, nutFaults } from '../links/lots';
+import { addMicrowave } from '../links/microwave';
+import { addCooling } from '../links/oven';
+import { statedIn, type RunContext } from '../lookup';
+import { lateFault } from '../warnings';
+import { bandsOf } from './bands';
+import { addMugPortion, MUG_BANDS, mugNotes, mugRemainder, mugWarnings } from './mugFigures';
+import type { Planning } from './planning';
+import { sequenceDay } from './sequence';
+
+export interface MugPlan extends ChainPlan {
+  readonly family: 'mug';
+  readonly line: MugLine;
+}
+
+/** Across the top of a mug, mm: for what is put on it. Basis: typical. */
+const MUG_TOP_MM = 80;
+
+/** Plans mug cakes: how full, how many turn at once, how long, standing, what goes in and on. */
+export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | null): Planning<MugPlan> {
+  checkLots(line.lots, line.count);
+  const { doc, read } = run.formula(line.formulaId);
+  const method = METHODS[doc.method];
+  const mug = run.thing('mug', line.mugId);
+  const microwave = run.thing('microwave', line.microwaveId);
+  const { kitchen } = run;
+  const ledger = new Ledger(statedIn(line, kitchen), sampling);
+  addWanted(ledger, line.count, 'Mug cakes');
+  given(
+    ledger,
+    'mug.volume',
+    'A mug to the brim',
+    'ml',
+    mug.volumeMl,
+    'stated',
+    `"${mug.name}", as kept in Kitchen. Fill it with water and weigh it: 1 g is 1 ml.`,
+    { min: 60, max: 3000 },
+  );
+  start(
+    ledger,
+    'batter.density',
+    'Batter density',
+    'g/ml',
+    method.batterDensity,
+    `Usual for a ${method.name} batter.`,
+    {
+      min: 0.2,
+      max: 1.5,
+    },
+  );
+  start(
+    ledger,
+    'cake.density',
+    'Cake density',
+    'g/ml',
+    method.cakeDensity,
+    `Usual for the cake of a ${method.name} batter.`,
+    {
+      min: 0.1,
+      max: 1.2,
+    },
+  );
+  start(
+    ledger,
+    'bake.lossShare',
+    'Lost as steam',
+    'share',
+    MUG_LOSS,
+    'Water that leaves in the microwave. Weigh a full mug before and after to know yours.',
+    { min: 0, max: 0.5 },
+  );
+  addMugPortion(ledger, line, kitchen.scaleStepG);
+  start(
+    ledger,
+    'bowl.lossShare',
+    'Left on bowl and spoon',
+    'share',
+    BOWL_LOSS,
+    'Nothing, where it is stirred in the mug; so much, where a bowl is shared out.',
+    {
+      min: 0,
+      max: 0.3,
+    },
+  );
+  calc(
+    ledger,
+    'batter.needed',
+    'Batter needed',
+    'g',
+    '{count.wanted} × {portion.mass} ÷ (1 − {bowl.lossShare})',
+    (count = 0, portion = 0, lost = 0) => (count * portion) / (1 - lost),
+    'For every mug, and what the bowl keeps.',
+  );
+  const { others } = yield [{ formulaId: doc.id, massG: ledger.value('batter.needed') }];
+  const batch = addBatch(ledger, {
+    p: '',
+    formula: doc,
+    read,
+    eggs: line.eggs,
+    neededId: 'batter.needed',
+    othersG: others.get(doc.id) ?? 0,
+    mixedId: 'batter.mixed',
+    mixedLabel: 'Batter in the bowl',
+  });
+  calc(
+    ledger,
+    'batter.ready',
+    'Batter to portion',
+    'g',
+    `{${batch.ownId}} × (1 − {bowl.lossShare})`,
+    (mixed = 0, lost = 0) => mixed * (1 - lost),
+    'What goes into mugs.',
+  );
+  calc(
+    ledger,
+    'count.batter',
+    'The batter allows',
+    'pieces',
+    '{batter.ready} ÷ {portion.mass}, whole ones',
+    (ready = 0, portion = 1) => ready / portion,
+    'As many mugs as it fills.',
+    { whole: 'floor' },
+  );
+  calc(
+    ledger,
+    'cake.mass',
+    'One cake',
+    'g',
+    '{portion.mass} × (1 − {bake.lossShare})',
+    (portion = 0, lost = 0) => portion * (1 - lost),
+    'What is left in the mug once the steam is gone.',
+    { pin: { min: 0.5, max: ledger.value('portion.mass') } },
+  );
+  given(ledger, 'piece.top', 'Top of a mug', 'mm', MUG_TOP_MM, 'typical', 'Usual for a mug, inside.', {
+    min: 30,
+    max: 200,
+  });
+  const supplies: Supplied[] = [
+    { supply: 'batter', figureId: 'count.batter', words: 'what is in the bowl' },
+    ...counted(ledger, 'mugs', 'mugs', mug.owned, 'the mugs: each is eaten from its own'),
+  ];
+  const { filling, frosting } = line;
+  const each = addFinishEach(ledger, {
+    filling,
+    frosting,
+    topId: 'piece.top',
+    cakeId: 'cake.mass',
+    lots: line.lots,
+    count: line.count,
+  });
+  supplies.push(...each.supplies);
+  const limits = addMade(ledger, supplies, 'Mug cakes');
+  const made = ledger.value('count.made');
+  const groups = evenLoads(made, line.atOnce ?? microwave.mugsAtOnce);
+  const group = groups[0] ?? 1;
+  given(
+    ledger,
+    'mugs.atOnce',
+    'Mugs that turn together',
+    'pieces',
+    group,
+    'counted',
+    `"${microwave.name}" takes ${line.atOnce ?? microwave.mugsAtOnce}; evened out so that all cook alike.`,
+  );
+  calc(
+    ledger,
+    'micro.load',
+    'In the microwave at once',
+    'g',
+    '{mugs.atOnce} × {portion.mass}',
+    (n = 0, portion = 0) => n * portion,
+    'All mugs that turn together share the power.',
+  );
+  addMicrowave(
+    ledger,
+    '',
+    microwave,
+    method,
+    line.setting,
+    'micro.load',
+    boilingShiftK(kitchen.altitudeM ?? 0),
+  );
+  calc(
+    ledger,
+    'portions.total',
+    'Batter in mugs',
+    'g',
+    '{count.made} × {portion.mass}',
+    (count = 0, portion = 0) => count * portion,
+    'All mugs together.',
+  );
+  calc(
+    ledger,
+    'batter.left',
+    'Batter left over',
+    'g',
+    '{batter.ready} − {portions.total}',
+    (ready = 0, used = 0) => ready - used,
+    'What remains in the bowl.',
+  );
+  calc(
+    ledger,
+    'cakes.total',
+    'Cakes in all',
+    'g',
+    '{count.made} × {cake.mass}',
+    (count = 0, cake = 0) => count * cake,
+    'All mug cakes together.',
+  );
+  addCooling(
+    ledger,
+    '',
+    ledger.value('cake.mass'),
+    COOLING_MUG,
+    COOLING.frostC,
+    'Cooling until it can be frosted',
+  );
+  given(
+    ledger,
+    'day.mix',
+    'Weighing and stirring',
+    's',
+    (method.mixMin + 4) * 60,
+    'typical',
+    'Usual for a few mugs.',
+  );
+  const lots = addLots(ledger, line.lots);
+  if (filling) addFillingTotal(ledger, filling);
+  if (frosting) addFrostingTotal(ledger, lots, each.bags);
+  total(
+    ledger,
+    'piece.mass',
+    'One piece, before toppings',
+    'g',
+    each.pieceIds,
+    'Cake and all that goes in and on it.',
+  );
+  calc(
+    ledger,
+    'piece.area',
+    'Top of a piece',
+    'cm²',
+    'π ÷ 4 × {piece.top}² ÷ 100',
+    (d = 0) => ((Math.PI / 4) * d * d) / 100,
+    'What a topping can cover.',
+  );
+  const allergens = partAllergens(run, { formulaIds: [line.formulaId], filling, frosting });
+  const planned = addToppings(ledger, lots, {
+    pieceId: 'piece.mass',
+    areaId: 'piece.area',
+    allergens,
+    coat: null,
+  });
+  const all = [...new Set([...allergens, ...planned.flatMap((lot) => lot.allergens)])];
+  const facts = factsOf({
+    family: 'mug',
+    lines: read.lines,
+    allergens: all,
+    words: [filling?.what ?? '', ...line.lots.flatMap((lot) => lot.toppings.map(({ what }) => what))],
+    frosting: frosting?.kind ?? null,
+    coat: false,
+    oven: false,
+    microwave: true,
+  });
+  const look = Math.round(ledger.value('micro.firstLook'));
+  const day = sequenceDay(
+    [
+      {
+        id: 'mix',
+        label: 'Weigh and stir',
+        detail: method.meaning,
+        kind: 'hands',
+        length: ledger.figure('day.mix'),
+      },
+      ...groups.map((n, k) => ({
+        id: `group-${k + 1}`,
+        label: groups.length > 1 ? `Microwave, group ${k + 1}` : 'Microwave',
+        detail: `${n} together. First look after ${look} s.`,
+        kind: 'oven' as const,
+        length: ledger.figure('micro.time'),
+      })),
+      {
+        id: 'stand',
+        label: 'Stand',
+        detail: 'It goes on cooking. Then look again.',
+        kind: 'wait' as const,
+        length: ledger.figure('micro.stand'),
+      },
+      ...(frosting
+        ? [
+            {
+              id: 'cool',
+              label: 'Cool',
+              detail: 'Before anything that melts goes on.',
+              kind: 'wait' as const,
+              length: ledger.figure('cool.time'),
+            },
+          ]
+        : []),
+    ],
+    run.readyMin,
+  );
+  const first = day[0];
+  return {
+    family: 'mug',
+    line,
+    formula: doc,
+    figures: ledger.figures(),
+    figure: (id) => ledger.figure(id),
+    causes: (id) => ledger.causes(id),
+    sums: () => ledger.sums(),
+    batches: [
+      { ...batch, id: 'batter', makes: 'batter', formula: doc, mixedId: 'batter.mixed', lineIds: [line.id] },
+    ],
+    needs: [
+      ...needOf(ledger, filling?.formulaId, 'filling', 'filling.needed'),
+      ...needOf(ledger, frosting?.formulaId, 'frosting', 'frosting.needed'),
+    ],
+    limits,
+    remainder: mugRemainder(ledger),
+    loads: { sizes: groups },
+    lots: planned,
+    strata: bandsOf(ledger, [['mixed', 'Batter in the bowl', 'ingredient', batch.ownId], ...MUG_BANDS]),
+    day,
+    startBy: first?.startAt ?? null,
+    warnings: [
+      ...mugWarnings(ledger, line, groups),
+      ...nutFaults(line.lots, planned),
+      ...(first ? lateFault(run, minutesOf(first.startAt)) : []),
+    ],
+    cautions: cautionsFor(facts),
+    keeping: keepingOf(facts.keeps, 20),
+    allergens: all,
+    tests: doneTests(read.lines, method, true),
+    notes: mugNotes(ledger, line, groups, microwave.ratedW, microwave.absorbedW),
+  };
+}

@@ -1,0 +1,308 @@
+import type { PopLine } from '../../exchange/documents';
+import { Ledger, type Sampling } from '../../figure';
+import { COAT } from '../../process/coat.table';
+import { SETTING, type SettingStage } from '../../process/set.table';
+import { wetLot } from '../../process/set';
+import type { Fault } from '../../quantity';
+import type { ChainPlan } from '../chain';
+import { calc, given, start, total } from '../figures';
+import { addBall, addPots, coatNotes } from '../links/coat';
+import { addMade, addWanted, counted, type Supplied } from '../links/count';
+import { addDipEach } from '../links/each';
+import { addBatterNeeded, addCrumbBakes } from '../links/crumbBakes';
+import { addCrumbNeeded, addDough, bindNotes } from '../links/bindCrumb';
+import { addDoughDensity, addOnTheTable, addPortion } from '../links/dough';
+import { addLots, addToppings, checkLots } from '../links/lots';
+import { statedIn, type RunContext } from '../lookup';
+import { doughAllergens, doughPlan } from './doughPlan';
+import type { Planning } from './planning';
+import type { SequenceStep } from './sequence';
+
+export interface PopPlan extends ChainPlan {
+  readonly family: 'pop';
+  readonly line: PopLine;
+}
+
+/** Seconds of hands for a ball, for its stick, for a dip and its garnish. Basis: typical; the log replaces it. */
+const HANDS_S = { roll: 20, stick: 12, dip: 25, garnish: 10 } as const;
+
+/** A waiting time that grows with mass^(2/3). */
+export function addSetting(
+  ledger: Ledger,
+  id: string,
+  stage: SettingStage,
+  massId: string,
+  label: string,
+  sentence: string,
+): void {
+  const { massG, time } = SETTING[stage];
+  start(
+    ledger,
+    `${id}.usual`,
+    `${label}, usual`,
+    's',
+    { value: time.value * 60, spread: time.spread * 60, basis: 'typical' },
+    `For a piece of ${massG} g.`,
+    { min: 1, max: 86_400 },
+  );
+  calc(
+    ledger,
+    id,
+    label,
+    's',
+    `{${id}.usual} × ({${massId}} ÷ ${massG}) ^ (2 ÷ 3)`,
+    (usual = 0, mass = 1) => usual * (mass / massG) ** (2 / 3),
+    sentence,
+  );
+}
+
+/** Plans cake pops and balls: crumb, binder, dough, portions, sticks, coat by pots, toppings by lots. */
+export function* planPop(run: RunContext, line: PopLine, sampling: Sampling | null): Planning<PopPlan> {
+  checkLots(line.lots, line.count);
+  const ledger = new Ledger(statedIn(line, run.kitchen), sampling);
+  const many = line.stick ? 'Pops' : 'Balls';
+  addWanted(ledger, line.count, many);
+  addDoughDensity(ledger, line);
+  addPortion(ledger, line.size, run.kitchen.scaleStepG);
+  calc(
+    ledger,
+    'dough.needed',
+    'Dough needed',
+    'g',
+    '{count.wanted} × {portion.mass} ÷ (1 − {hand.lossShare})',
+    (count = 0, portion = 0, lost = 0) => (count * portion) / (1 - lost),
+    'For every portion, and what stays on hands and bench.',
+  );
+  addOnTheTable(ledger, line);
+  const crumbNeeded = addCrumbNeeded(ledger, line, 'dough.needed');
+  const needs = crumbNeeded ? addBatterNeeded(ledger, run, line.crumb, crumbNeeded) : [];
+  const { others } = yield needs;
+  const { batches, steps: bakeSteps } = addCrumbBakes(ledger, run, line.crumb, line.id, others);
+  const supplies: Supplied[] = [
+    ...addDough(ledger, line),
+    ...counted(ledger, 'sticks', 'sticks', line.stick ? line.sticksOnHand : null, 'the sticks'),
+  ];
+  const solid = addBall(ledger, 'portion.mass', 'dough.density');
+  const { coat } = line;
+  if (coat) {
+    supplies.push(...addDipEach(ledger, run, coat, solid, line.stick, line.lots));
+  }
+  const limits = addMade(ledger, supplies, many);
+  addPortionTotals(ledger);
+  const lots = addLots(ledger, line.lots);
+  const pieceIds = ['portion.mass', ...(coat ? ['coat.taken'] : [])];
+  total(
+    ledger,
+    'piece.mass',
+    'One piece, before toppings',
+    'g',
+    pieceIds,
+    'Dough, coat and the anchor of its stick.',
+  );
+  const pots = coat ? addPots(ledger, lots, coat).pots : [];
+  const planned = addToppings(ledger, lots, {
+    pieceId: 'piece.mass',
+    areaId: 'piece.area',
+    allergens: doughAllergens(run, line),
+    coat: coat?.kind ?? null,
+  });
+  total(
+    ledger,
+    'finished.total',
+    'All pieces, finished',
+    'g',
+    addLotTotals(
+      ledger,
+      planned.map(({ countId, finishedId }) => ({ countId, finishedId })),
+    ),
+    'Every lot together.',
+  );
+  const steps = [...bakeSteps, ...popSteps(ledger, line)];
+  const notes = [...bindNotes(ledger, line), ...(coat ? coatNotes(ledger, run, pots, coat) : [])];
+  if (coat) {
+    const setting = ledger.figure('set.coat');
+    const lot = wetLot(
+      { value: setting.value / 60, low: setting.low / 60, high: setting.high / 60 },
+      HANDS_S.dip + HANDS_S.garnish,
+    );
+    notes.push(
+      `Garnish while the coat is wet: no more than ${lot} dipped before the first gets its topping.`,
+    );
+  }
+  return {
+    family: 'pop',
+    line,
+    ...doughPlan(ledger, run, line, {
+      batches,
+      limits,
+      lots: planned,
+      steps,
+      notes,
+      warnings: popWarnings(ledger, run, line),
+      loads: [],
+      coated: coat !== null,
+      mould: false,
+      stick: line.stick,
+    }),
+  };
+}
+
+/** Dough in portions and left over. */
+export function addPortionTotals(ledger: Ledger): void {
+  calc(
+    ledger,
+    'portions.total',
+    'Dough in portions',
+    'g',
+    '{count.made} × {portion.mass}',
+    (count = 0, portion = 0) => count * portion,
+    'All portions together.',
+  );
+  calc(
+    ledger,
+    'dough.left',
+    'Dough left over',
+    'g',
+    '{dough.ready} − {portions.total}',
+    (ready = 0, used = 0) => ready - used,
+    'What remains once every piece has its portion.',
+  );
+}
+
+/** Grams of each lot, finished. */
+export function addLotTotals(
+  ledger: Ledger,
+  lots: readonly { readonly countId: string; readonly finishedId: string }[],
+): string[] {
+  return lots.map(({ countId, finishedId }) => {
+    const id = `${finishedId}.total`;
+    calc(
+      ledger,
+      id,
+      'The lot, finished',
+      'g',
+      `{${countId}} × {${finishedId}}`,
+      (count = 0, each = 0) => count * each,
+      'All its pieces.',
+    );
+    return id;
+  });
+}
+
+function popSteps(ledger: Ledger, line: PopLine): SequenceStep[] {
+  const made = ledger.value('count.made');
+  const hands = (id: string, label: string, seconds: number) => {
+    given(ledger, id, label, 's', seconds * made, 'typical', `About ${seconds} s a piece.`);
+    return ledger.figure(id);
+  };
+  const steps: SequenceStep[] = [
+    {
+      id: 'roll',
+      label: 'Bind, portion and roll',
+      detail: 'First addition of binder, squeeze, a spoonful more if it crumbles. Weigh each portion.',
+      kind: 'hands',
+      length: hands('day.roll', 'Binding and rolling', HANDS_S.roll),
+    },
+  ];
+  const frozen = line.coat?.school === 'frozen';
+  addSetting(
+    ledger,
+    'set.firm',
+    frozen ? 'dough ball frozen through' : 'dough ball firm, fridge',
+    'portion.mass',
+    frozen ? 'Freezing through' : 'Firming in the fridge',
+    frozen
+      ? 'Hard to the middle.'
+      : 'Firm all through, not frozen. In a freezer it takes about half as long.',
+  );
+  steps.push({
+    id: 'firm',
+    label: frozen ? 'Freeze' : 'Chill',
+    detail: frozen ? 'Wipe off frost before dipping.' : 'Covered, on a lined tray.',
+    kind: 'wait',
+    length: ledger.figure('set.firm'),
+  });
+  if (line.stick && line.coat) {
+    addSetting(
+      ledger,
+      'set.anchor',
+      'stick anchored, cold',
+      'portion.mass',
+      'Sticks set',
+      'Until the dab of chocolate at the stick is hard.',
+    );
+    steps.push(
+      {
+        id: 'stick',
+        label: 'Sticks in',
+        detail: 'Dip the end of each in melted coat, half-way into the ball.',
+        kind: 'hands',
+        length: hands('day.stick', 'Sticks in', HANDS_S.stick),
+      },
+      {
+        id: 'anchor',
+        label: 'Sticks set',
+        detail: 'Back into the cold.',
+        kind: 'wait',
+        length: ledger.figure('set.anchor'),
+      },
+    );
+  }
+  if (line.coat) {
+    addSetting(
+      ledger,
+      'set.coat',
+      frozen ? 'coat on a frozen piece' : 'coat, room',
+      'piece.mass',
+      'Coat sets',
+      frozen ? 'At once, from the cold inside.' : 'In a cool room; some minutes less in the fridge.',
+    );
+    steps.push(
+      {
+        id: 'dip',
+        label: 'Dip and garnish',
+        detail: 'A few at a time from the cold.',
+        kind: 'hands',
+        length: hands('day.dip', 'Dipping and garnish', HANDS_S.dip + HANDS_S.garnish),
+      },
+      {
+        id: 'set',
+        label: 'Coat sets',
+        detail: 'Upright, or on their heads on a lined tray.',
+        kind: 'wait',
+        length: ledger.figure('set.coat'),
+      },
+    );
+  }
+  return steps;
+}
+
+/** A vessel shallower than what must stand in it cannot be dipped in. */
+function popWarnings(ledger: Ledger, run: RunContext, line: PopLine): Fault[] {
+  const out: Fault[] = [];
+  if (!line.coat) return out;
+  const vessel = run.thing('vessel', line.coat.vesselId);
+  const depth = ledger.value('pool.depth');
+  if (vessel.depthMm < depth) {
+    out.push({
+      fault: `"${vessel.name}" is {${vessel.depthMm} mm} deep; these need {${Math.round(depth)} mm} of coat.`,
+      mend: 'Take a deeper vessel, or spoon the coat over.',
+    });
+  }
+  if (vessel.diameterMm < ledger.value('ball.diameter') + 6) {
+    out.push({
+      fault: `"${vessel.name}" is too narrow for a ball of {${Math.round(ledger.value('ball.diameter'))} mm}.`,
+      mend: 'Take a wider vessel, or make them smaller.',
+    });
+  }
+  const mm = ledger.value('coat.mm');
+  if (mm > COAT.shellTooThickMm)
+    out.push({ fault: `A coat of {${mm} mm} is thick to bite.`, mend: 'Warm it, or thin it a little.' });
+  if (line.stick && ledger.value('portion.mass') > 45) {
+    out.push({
+      fault: 'Balls as heavy as these slide down a stick.',
+      mend: 'Make them lighter, chill them hard, or serve them without a stick.',
+    });
+  }
+  return out;
+}

@@ -1,0 +1,269 @@
+import { factsOf, cautionsFor } from '../../caution/cautions';
+import { keepingOf } from '../../caution/keeping';
+import { doneTests } from '../../caution/doneTests';
+import { Ledger, type Sampling } from '../../figure';
+import type { CupcakeLine, MiniWellsLine } from '../../exchange/documents';
+import { BOWL_LOSS, BICARBONATE_WAIT_MIN } from '../../process/batter.table';
+import { cupcakeCut, wellVolumeMl, cakeAboveRimMm, heightForVolumeMm, type CupcakeCut } from '../../piece';
+import type { Fault } from '../../quantity';
+import { lastLoadWaitsMin, minutesBeforeOven, planDay } from '../../schedule/day';
+import { localOf, minutesOf } from '../../schedule/localTime';
+import type { BatterPlan, ChainPlan, TimedStep } from '../chain';
+import { calc, start } from '../figures';
+import { finishOf, type FinishWords } from '../finish';
+import { addBatch } from '../links/batch';
+import { addWanted } from '../links/count';
+import { needOf } from '../links/finish';
+import { checkLots, nutFaults } from '../links/lots';
+import { addHands, ovenSettingC } from '../links/oven';
+import { statedIn, type RunContext } from '../lookup';
+import { remainderOf } from '../remainder';
+import { lateFault } from '../warnings';
+import { addBake, addCakes } from './wellsBake';
+import { tinsAtOnce, wellsContext, type WellsContext } from './wellsContext';
+import { addCount, addWellsWanted, type LoadMinutes, type LoadPlan } from './wellsCount';
+import { addFill } from './wellsFill';
+import { bandsOf, type Band } from './bands';
+import type { Planning } from './planning';
+import { finishAll, finishEach, wellNotes } from './wellsFinish';
+
+/** A line of cupcakes, or of mini cakes baked in wells. */
+export interface WellsPlan extends ChainPlan {
+  readonly batter: BatterPlan;
+  readonly loads: LoadPlan;
+  readonly finish: FinishWords;
+  /** Cross-section to scale; null for wells that are no cones. */
+  readonly cut: CupcakeCut | null;
+}
+
+export interface CupcakePlan extends WellsPlan {
+  readonly family: 'cupcake';
+  readonly line: CupcakeLine;
+  readonly formula: NonNullable<ChainPlan['formula']>;
+  readonly cut: CupcakeCut;
+}
+export interface MiniWellsPlan extends WellsPlan {
+  readonly family: 'mini';
+  readonly line: MiniWellsLine;
+}
+
+const BANDS: readonly Band[] = [
+  ['bowl', 'Left on bowl and spoon', 'loss', 'batter.bowlLoss'],
+  ['over', 'Batter left over', 'left', 'batter.left'],
+  ['wells', 'Batter in wells', 'batter', 'batter.used'],
+  ['steam', 'Lost as steam', 'loss', 'bake.lost'],
+  ['cakes', 'Cakes', 'crumb', 'cakes.total'],
+  ['filling', 'Filling', 'topping', 'filling.needed'],
+  ['frosting', 'Frosting', 'topping', 'frosting.needed'],
+  ['coat', 'Coat', 'coat', 'pot.1.coat'],
+];
+
+/** Plans cupcakes or mini cakes in wells: well, batter, loads, core, filling, frosting, coat, lots. */
+export function* planWells(
+  run: RunContext,
+  line: CupcakeLine | MiniWellsLine,
+  sampling: Sampling | null,
+): Planning<CupcakePlan | MiniWellsPlan> {
+  const context = wellsContext(run, line);
+  const { formula, read, method, tin } = context;
+  checkLots(line.lots ?? [], line.count);
+  const ledger = new Ledger(statedIn(line, run.kitchen), sampling);
+  addFill(ledger, context);
+  addWanted(ledger, line.count, context.many);
+  const wantedId = addWellsWanted(ledger, context);
+  start(
+    ledger,
+    'bowl.lossShare',
+    'Left on bowl and spoon',
+    'share',
+    BOWL_LOSS,
+    'About 2 % where the bowl is scraped well, 5 % where it is not.',
+    { min: 0, max: 0.3 },
+  );
+  calc(
+    ledger,
+    'batter.needed',
+    'Batter needed',
+    'g',
+    `{${wantedId}} × {portion.mass} ÷ (1 − {bowl.lossShare})`,
+    (count = 0, portion = 0, lost = 0) => (count * portion) / (1 - lost),
+    `Enough for all ${context.many.toLowerCase()} wanted, and for what the bowl keeps.`,
+  );
+  const { others } = yield [{ formulaId: formula.id, massG: ledger.value('batter.needed') }];
+  const batter = addBatch(ledger, {
+    p: '',
+    formula,
+    read,
+    eggs: line.eggs,
+    neededId: 'batter.needed',
+    othersG: others.get(formula.id) ?? 0,
+    mixedId: 'batter.mixed',
+    mixedLabel: 'Batter in the bowl',
+  });
+  addBake(ledger, context);
+  const finishing = finishEach(ledger, context);
+  const { limits, loads, wellsId } = addCount(
+    ledger,
+    context,
+    batter.ownId,
+    minutesForLoads(ledger, context),
+    finishing.supplies,
+  );
+  addCakes(ledger, context, wellsId);
+  addHands(ledger, method);
+  const done = finishAll(ledger, context, finishing);
+  const finish = finishOf(ledger.value('finish.share'));
+  const cut = tin.shape === undefined || tin.shape === 'frustum' ? cutOf(ledger, context) : null;
+  if (cut) addHeights(ledger, cut);
+  const day = dayOf(ledger, context, loads);
+  const facts = factsOf({
+    family: line.family,
+    lines: read.lines,
+    allergens: done.allergens,
+    words: [line.filling?.what ?? '', line.baseLayer?.what ?? '', ...toppingWords(line)],
+    frosting: line.frosting?.kind ?? null,
+    coat: 'coat' in line && Boolean(line.coat),
+    oven: true,
+  });
+  return {
+    family: line.family,
+    line,
+    formula,
+    figures: ledger.figures(),
+    figure: (id: string) => ledger.figure(id),
+    causes: (id: string) => ledger.causes(id),
+    sums: () => ledger.sums(),
+    batter,
+    batches: [
+      { ...batter, id: 'batter', makes: 'batter', formula, mixedId: 'batter.mixed', lineIds: [line.id] },
+    ],
+    needs: [
+      ...needOf(ledger, line.filling?.formulaId, 'filling', 'filling.needed'),
+      ...needOf(ledger, line.frosting?.formulaId, 'frosting', 'frosting.needed'),
+    ],
+    limits,
+    loads,
+    lots: done.lots,
+    remainder: remainderOf(ledger, context, limits),
+    finish,
+    cut,
+    strata: bandsOf(ledger, [['mixed', 'Batter in the bowl', 'ingredient', batter.ownId], ...BANDS]),
+    day,
+    startBy: day[0]?.startAt ?? null,
+    warnings: [...warningsFor(ledger, context, loads, finish, day), ...nutFaults(line.lots ?? [], done.lots)],
+    cautions: cautionsFor(facts),
+    keeping: keepingOf(facts.keeps, ledger.value('room.temperature')),
+    allergens: done.allergens,
+    tests: doneTests(read.lines, method),
+    notes: [...wellNotes(ledger, context), ...done.notes],
+  } as CupcakePlan | MiniWellsPlan;
+}
+
+const toppingWords = (line: CupcakeLine | MiniWellsLine): string[] =>
+  (line.lots ?? []).flatMap((lot) => lot.toppings.map(({ what }) => what));
+
+function cutOf(ledger: Ledger, { tin }: WellsContext): CupcakeCut {
+  const volume = ledger.value('well.volume');
+  // A water test says how much the well really holds: the drawn well is made that much deeper or shallower.
+  const measured = volume / wellVolumeMl(tin.topMm, tin.baseMm, tin.depthMm);
+  const well = { topMm: tin.topMm, baseMm: tin.baseMm, depthMm: tin.depthMm * measured };
+  return cupcakeCut(well, ledger.value('fill.share') * volume, ledger.value('finish.share') * volume);
+}
+
+function addHeights(ledger: Ledger, cut: CupcakeCut): void {
+  calc(
+    ledger,
+    'fill.belowRim',
+    'Batter below the rim',
+    'mm',
+    'height of {fill.share} of {well.volume} in the well, from the rim down',
+    (share = 0, volume = 0) => cut.well.depthMm - heightForVolumeMm(cut.well, share * volume),
+    'How far down from the rim the batter stands in a well of this shape.',
+  );
+  calc(
+    ledger,
+    'finish.aboveRim',
+    'Cake against the rim',
+    'mm',
+    'height of {finish.share} of {well.volume} as a dome on the well',
+    (share = 0, volume = 0) => cakeAboveRimMm(cut.well, share * volume),
+    'The top of the dome against the rim: a cake larger than its well stands on it as a dome of that volume.',
+  );
+}
+
+function dayOf(ledger: Ledger, context: WellsContext, loads: LoadPlan): TimedStep[] {
+  const { line, method, run } = context;
+  return planDay({
+    loads: loads.sizes,
+    bakeTime: ledger.figure('bake.time'),
+    firstLook: ledger.figure('bake.firstLook'),
+    coolTime: ledger.figure('cool.time'),
+    turnaroundS: ledger.value('turnaround'),
+    method,
+    ovenSettingC: ovenSettingC({ ...context, ovenC: line.ovenC }),
+  }).map((step) => ({
+    ...step,
+    startAt: localOf(run.readyMin - step.startMin),
+    endAt: localOf(run.readyMin - step.endMin),
+  }));
+}
+
+/** Further off than this, the clock is no supply that anybody reckons with. */
+const CLOCK_LIMITS_WITHIN_MIN = 24 * 60;
+
+/** Minutes between the earliest first load and the end of baking, and what one load takes of them. */
+function minutesForLoads(
+  ledger: Ledger,
+  { run, line, tin, oven, method, wellsEach }: WellsContext,
+): LoadMinutes | null {
+  if (run.asOfMin === null) return null;
+  const perLoad = ledger.figure('bake.time').high / 60 + 4;
+  const firstLoad = Math.min(line.count * wellsEach, tin.wells * tinsAtOnce(tin, oven));
+  // Cooling is left out here: the pieces exist, if warm; the day says when to start so that they are cool.
+  const free = run.readyMin - run.asOfMin - minutesBeforeOven(method, firstLoad);
+  // With no time for a single load there is nothing to plan by; the late start is said as a warning.
+  return free < perLoad || free > CLOCK_LIMITS_WITHIN_MIN ? null : { free, perLoad };
+}
+
+function warningsFor(
+  ledger: Ledger,
+  { read, method, run }: WellsContext,
+  loads: LoadPlan,
+  finish: FinishWords,
+  day: readonly TimedStep[],
+): Fault[] {
+  const out: Fault[] = [];
+  if (finish.warning) out.push({ fault: `These come out ${finish.name}.`, mend: finish.warning });
+  if (read.unread > 0) {
+    out.push({
+      fault: `${read.unread} ${read.unread === 1 ? 'line' : 'lines'} of the formula could not be read and ${read.unread === 1 ? 'is' : 'are'} left out of these sums.`,
+      mend: 'Open the formula and mend what is marked.',
+    });
+  }
+  const wait = lastLoadWaitsMin(loads.sizes, ledger.value('bake.time'), ledger.value('turnaround'));
+  const hasPowder = read.lines.some((l) => l.ingredient?.role === 'powder');
+  const hasBicarbonate = read.lines.some((l) => l.ingredient?.role === 'bicarbonate');
+  const allowed =
+    hasBicarbonate && !hasPowder ? Math.min(BICARBONATE_WAIT_MIN, method.waitMin) : method.waitMin;
+  if (wait > allowed) {
+    out.push({
+      fault: `The last load's batter waits about ${Math.round(wait)} min; this one keeps its lift for about ${allowed}.`,
+      mend: 'Mix it in two bowls, the second while the first bakes, or bake in more tins at once.',
+    });
+  }
+  const first = day[0];
+  if (first) out.push(...lateFault(run, minutesOf(first.startAt)));
+  if (ledger.value('portion.mass') < run.kitchen.scaleStepG * 5) {
+    out.push({
+      fault: 'A well takes less than five steps of the scale.',
+      mend: 'Weigh the whole tin as you fill it, or portion with a spoon.',
+    });
+  }
+  if (ledger.value('scale.used') > 40) {
+    out.push({
+      fault: `That is ${Math.round(ledger.value('scale.used'))} times the formula: more than one bowl holds.`,
+      mend: 'Mix it in several bowls of the same weight.',
+    });
+  }
+  return out;
+}

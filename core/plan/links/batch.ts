@@ -1,0 +1,256 @@
+import type { EggMode, FormulaDoc } from '../../exchange/documents';
+import { AS_IT_IS, type Ledger } from '../../figure';
+import type { ReadFormula } from '../../formula';
+import { PIECE_SPREAD_SHARE } from '../../quantity/ingredients.table';
+import type { ReadLine } from '../../quantity';
+import type { BatchIngredient, BatterPlan, EggChoice } from '../chain';
+import { calc, given, total } from '../figures';
+
+export interface BatchSpec {
+  /** Put before every id, so that several batches fit one ledger: empty for the first. */
+  readonly p: string;
+  readonly formula: FormulaDoc;
+  readonly read: ReadFormula;
+  readonly eggs: EggMode;
+  /** Figure of the grams that this line needs in the bowl. */
+  readonly neededId: string;
+  /** What other lines of the run take from the same bowl, g; 0 where there are none. */
+  readonly othersG: number;
+  /** What it is called in the bowl: "Batter in the bowl". */
+  readonly mixedId: string;
+  readonly mixedLabel: string;
+}
+
+/** Where the line goes on from: the bowl, or this line's part of a bowl that others share. */
+export interface AddedBatch extends BatterPlan {
+  readonly ownId: string;
+}
+
+/** Scaling with eggs kept whole, the grams of every ingredient, and the bowl that they make. */
+export function addBatch(ledger: Ledger, spec: BatchSpec): AddedBatch {
+  const { p, formula, read, eggs, neededId, othersG, mixedId, mixedLabel } = spec;
+  const parts = formula.parts ?? [];
+  ledger.input({
+    id: `${p}formula.mass`,
+    label: `One batch of ${formula.name} as written`,
+    unit: 'g',
+    value: read.massG + parts.reduce((sum, part) => sum + part.massG, 0),
+    spread: read.spreadG,
+    basis: read.lines.some((l) => l.status === 'read' && l.basis === 'typical') ? 'typical' : 'stated',
+    sentence:
+      'All lines of the formula that could be read, added up. Cups and spoons widen it; weighed lines hardly.',
+  });
+  if (othersG > 0) {
+    given(
+      ledger,
+      `${p}batter.others`,
+      'For other lines of this run',
+      'g',
+      othersG,
+      'stated',
+      'The same formula is asked for elsewhere in this run: it is mixed once, and eggs are rounded once.',
+    );
+  }
+  const wantedIds = othersG > 0 ? [neededId, `${p}batter.others`] : [neededId];
+  calc(
+    ledger,
+    `${p}scale.exact`,
+    'Scale, exactly',
+    'times',
+    othersG > 0
+      ? `({${neededId}} + {${p}batter.others}) ÷ {${p}formula.mass}`
+      : `{${neededId}} ÷ {${p}formula.mass}`,
+    othersG > 0
+      ? (needed = 0, others = 0, batch = 1) => (needed + others) / batch
+      : (needed = 0, batch = 1) => needed / batch,
+    'How many times the formula as written this run needs.',
+    { decide: AS_IT_IS },
+  );
+  const readLines = read.lines.map((l, index) => ({ l, index })).filter(({ l }) => l.status === 'read');
+  const choice = addScale(
+    ledger,
+    p,
+    eggs,
+    readLines.map(({ l }) => l),
+  );
+  const ingredients = readLines.map(({ l, index }) => addIngredient(ledger, p, l, index, eggs));
+  const partIds = parts.map((part, i) => {
+    const id = `${p}part.${i + 1}`;
+    given(
+      ledger,
+      `${id}.written`,
+      'A part, as written',
+      'g',
+      part.massG,
+      'stated',
+      'What one batch takes of another formula, as its writer says.',
+    );
+    calc(
+      ledger,
+      id,
+      'Of another formula',
+      'g',
+      `{${id}.written} × {${p}scale.used}`,
+      (grams = 0, factor = 0) => grams * factor,
+      'Scaled with the rest; the run makes it once for all that need it.',
+    );
+    return id;
+  });
+  total(
+    ledger,
+    mixedId,
+    mixedLabel,
+    'g',
+    [...ingredients.map(({ figureId }) => figureId), ...partIds],
+    'All that is weighed into the bowl. Weigh the full bowl, less the empty one, and the plan goes on from there.',
+    { min: 1, max: 1_000_000 },
+  );
+  let ownId = mixedId;
+  if (othersG > 0) {
+    ownId = `${p}batter.own`;
+    calc(
+      ledger,
+      ownId,
+      'This line’s part of the bowl',
+      'g',
+      `{${mixedId}} × {${neededId}} ÷ (${wantedIds.map((id) => `{${id}}`).join(' + ')})`,
+      (mixed = 0, needed = 0, others = 0) => (mixed * needed) / (needed + others),
+      'The bowl is shared out by what each line needs.',
+    );
+  }
+  return { ingredients, eggs: choice, toTaste: read.lines.filter((l) => l.status === 'no amount'), ownId };
+}
+
+function addScale(ledger: Ledger, p: string, mode: EggMode, lines: readonly ReadLine[]): EggChoice | null {
+  const eggLine = lines.find((l) => l.whole && l.ingredient?.key === 'egg') ?? lines.find((l) => l.whole);
+  const exactly = (sentence: string) =>
+    calc(ledger, `${p}scale.used`, 'Scale', 'times', `{${p}scale.exact}`, (exact = 0) => exact, sentence);
+  if (!eggLine?.whole) {
+    exactly('The formula has nothing that must stay whole, so it is scaled exactly.');
+    return null;
+  }
+  const { count } = eggLine.whole;
+  given(
+    ledger,
+    `${p}eggs.formula`,
+    'Eggs in the formula',
+    'eggs',
+    count,
+    'stated',
+    `From the line "${eggLine.raw.trim()}".`,
+  );
+  const exact = calc(
+    ledger,
+    `${p}eggs.exact`,
+    'Eggs, exactly',
+    'eggs',
+    `{${p}scale.exact} × {${p}eggs.formula}`,
+    (factor = 0, eggs = 0) => factor * eggs,
+    'Eggs at the exact scale, before they are kept whole.',
+  );
+  const words: Readonly<Record<EggMode, string>> = {
+    follow:
+      'Eggs stay whole, rounded up, and everything else follows them, so the formula keeps its proportions.',
+    nearest: 'Eggs go to the nearest whole one and the rest keeps to the exact scale.',
+    weigh: 'Eggs are beaten and weighed, so nothing is rounded.',
+  };
+  const used = calc(
+    ledger,
+    `${p}eggs.used`,
+    'Eggs to use',
+    'eggs',
+    `{${p}eggs.exact}${{ follow: ', rounded up', nearest: ', to the nearest whole', weigh: '' }[mode]}`,
+    (n = 0) => n,
+    words[mode],
+    {
+      decide: mode === 'weigh' ? AS_IT_IS : { step: 1, how: mode === 'follow' ? 'up' : 'nearest', least: 1 },
+    },
+  );
+  if (mode === 'follow') {
+    calc(
+      ledger,
+      `${p}scale.used`,
+      'Scale',
+      'times',
+      `{${p}eggs.used} ÷ {${p}eggs.formula}`,
+      (eggs = 0, inFormula = 1) => eggs / inFormula,
+      words.follow,
+    );
+  } else exactly(words[mode]);
+  ledger.input({
+    id: `${p}egg.mass`,
+    label: 'One egg without its shell',
+    unit: 'g',
+    value: eggLine.whole.pieceG,
+    spread: eggLine.whole.pieceG * PIECE_SPREAD_SHARE.egg,
+    basis: 'typical',
+    sentence: 'Usual for the size written. Weigh a few of yours without the shell to know better.',
+    replace: { min: 5, max: 150 },
+  });
+  return { mode, inFormula: count, exact, used };
+}
+
+function addIngredient(
+  ledger: Ledger,
+  p: string,
+  l: ReadLine,
+  index: number,
+  mode: EggMode,
+): BatchIngredient {
+  const figureId = `${p}ingredient.${index + 1}`;
+  const written = `${figureId}.written`;
+  const base = { key: `${p}${index + 1}`, name: l.called, written: l.raw.trim(), line: l, figureId };
+  if (l.whole && ledger.has(`${p}egg.mass`) && mode !== 'weigh') {
+    // Whites and yolks weigh their own part of the egg that the run is planned with.
+    const ownPart = Number((l.whole.pieceG / mainPiece(ledger, p)).toFixed(4));
+    const { count } = l.whole;
+    const wholeFigureId = `${figureId}.count`;
+    calc(
+      ledger,
+      wholeFigureId,
+      `${l.name}, how many`,
+      'eggs',
+      `{${p}scale.used} × ${count}, kept whole`,
+      (factor = 0) => factor * count,
+      'Kept whole.',
+      { decide: { step: 1, how: 'nearest', least: 1 } },
+    );
+    calc(
+      ledger,
+      figureId,
+      l.name,
+      'g',
+      `{${wholeFigureId}} × {${p}egg.mass}${ownPart === 1 ? '' : ` × ${ownPart}`}`,
+      (n = 0, each = 0) => n * each * ownPart,
+      'Whole ones, at the mass of one without its shell.',
+    );
+    return { ...base, wholeFigureId };
+  }
+  ledger.input({
+    id: written,
+    label: `${l.name}, as written`,
+    unit: 'g',
+    value: l.massG,
+    spread: (l.highG - l.lowG) / 2,
+    basis: l.basis,
+    sentence: l.reading ? `"${l.raw.trim()}" read as ${l.reading}.` : `"${l.raw.trim()}".`,
+  });
+  calc(
+    ledger,
+    figureId,
+    l.name,
+    'g',
+    `{${written}} × {${p}scale.used}`,
+    (grams = 0, factor = 0) => grams * factor,
+    'The formula as written, scaled for this run. Weigh it out and it is this, however a cup would have been filled.',
+    // What is put on the scale is these grams, however the formula's cup was filled.
+    { decide: AS_IT_IS },
+  );
+  return { ...base, wholeFigureId: null };
+}
+
+/** Mass of the piece that `egg.mass` started from: what it was before anybody weighed theirs. */
+function mainPiece(ledger: Ledger, p: string): number {
+  const egg = ledger.figure(`${p}egg.mass`);
+  return egg.expected?.value ?? egg.value;
+}

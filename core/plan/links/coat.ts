@@ -1,0 +1,386 @@
+import type { CoatChoice, Lot, VesselDoc } from '../../exchange/documents';
+import type { Ledger } from '../../figure';
+import { COAT } from '../../process/coat.table';
+import { meltingBursts, type ChocolateKind } from '../../process/microwave';
+import { DIP_SCHOOLS } from '../../process/set.table';
+import { calc, given, gramsText, start, total } from '../figures';
+import type { RunContext } from '../lookup';
+import type { CountedLot } from './lots';
+
+/** A convex piece as a coat sees it: figures of its surface, of its mean width's integral, and of its height. */
+export interface CoatedSolid {
+  /** cm². */
+  readonly areaId: string;
+  /** Integral of mean curvature, mm: 2π·d for a ball, π·(a + b + c) for a box. */
+  readonly curveId: string;
+  readonly volumeId: string;
+  readonly heightId: string;
+}
+
+/** A ball of some mass and density: its diameter, surface and volume. */
+export function addBall(ledger: Ledger, massId: string, densityId: string): CoatedSolid {
+  calc(
+    ledger,
+    'ball.volume',
+    'One ball',
+    'ml',
+    `{${massId}} ÷ {${densityId}}`,
+    (mass = 0, density = 1) => mass / density,
+    'Mass over density.',
+  );
+  return addBallOf(ledger, 'ball.volume');
+}
+
+/** The ball of some volume: its diameter and surface. */
+export function addBallOf(ledger: Ledger, volumeId: string): CoatedSolid {
+  calc(
+    ledger,
+    'ball.diameter',
+    'Ball, across',
+    'mm',
+    `∛(6000 × {${volumeId}} ÷ π)`,
+    (ml = 0) => Math.cbrt((6000 * ml) / Math.PI),
+    'The ball that holds so much.',
+  );
+  calc(
+    ledger,
+    'piece.area',
+    'Surface of a piece',
+    'cm²',
+    'π × {ball.diameter}² ÷ 100',
+    (d = 0) => (Math.PI * d * d) / 100,
+    'Geometry of a ball.',
+  );
+  calc(
+    ledger,
+    'piece.curve',
+    'Roundness of a piece',
+    'mm',
+    '2 × π × {ball.diameter}',
+    (d = 0) => 2 * Math.PI * d,
+    'How much a coat’s surface grows as it gets thicker: for a ball, 2π times its diameter.',
+  );
+  return {
+    areaId: 'piece.area',
+    curveId: 'piece.curve',
+    volumeId,
+    heightId: 'ball.diameter',
+  };
+}
+
+/** A box of three sides, given by their figures: surface, volume, height. */
+export function addBox(
+  ledger: Ledger,
+  a: string,
+  b: string,
+  c: string,
+  volume: string | null = null,
+): CoatedSolid {
+  calc(
+    ledger,
+    'piece.area',
+    'Surface of a piece',
+    'cm²',
+    `2 × ({${a}} × {${b}} + {${b}} × {${c}} + {${a}} × {${c}}) ÷ 100`,
+    (x = 0, y = 0, z = 0) => (2 * (x * y + y * z + x * z)) / 100,
+    'Six sides.',
+  );
+  calc(
+    ledger,
+    'piece.curve',
+    'Roundness of a piece',
+    'mm',
+    `π × ({${a}} + {${b}} + {${c}})`,
+    (x = 0, y = 0, z = 0) => Math.PI * (x + y + z),
+    'How much a coat’s surface grows as it rounds the edges.',
+  );
+  if (volume === null) {
+    calc(
+      ledger,
+      'piece.volume',
+      'One piece',
+      'ml',
+      `{${a}} × {${b}} × {${c}} ÷ 1000`,
+      (x = 0, y = 0, z = 0) => (x * y * z) / 1000,
+      'Length by width by height.',
+    );
+  }
+  return { areaId: 'piece.area', curveId: 'piece.curve', volumeId: volume ?? 'piece.volume', heightId: c };
+}
+
+/** A round piece as a short cylinder of its mean width and its height. */
+export function addDrum(ledger: Ledger, widthId: string, volumeId: string): CoatedSolid {
+  calc(
+    ledger,
+    'piece.height',
+    'Piece, high',
+    'mm',
+    `4000 × {${volumeId}} ÷ (π × {${widthId}}²)`,
+    (ml = 0, d = 1) => (4000 * ml) / (Math.PI * d * d),
+    'The height of a round piece of that volume and mean width.',
+  );
+  calc(
+    ledger,
+    'piece.area',
+    'Surface of a piece',
+    'cm²',
+    `(π × {${widthId}}² ÷ 2 + π × {${widthId}} × {piece.height}) ÷ 100`,
+    (d = 0, h = 0) => ((Math.PI * d * d) / 2 + Math.PI * d * h) / 100,
+    'Top, bottom and side of a round piece of its mean width.',
+  );
+  calc(
+    ledger,
+    'piece.curve',
+    'Roundness of a piece',
+    'mm',
+    `π × {piece.height} + π² × {${widthId}} ÷ 2`,
+    (h = 0, d = 0) => Math.PI * h + (Math.PI * Math.PI * d) / 2,
+    'How much a coat’s surface grows as it rounds the edges.',
+  );
+  return { areaId: 'piece.area', curveId: 'piece.curve', volumeId, heightId: 'piece.height' };
+}
+
+/** What one piece takes on: its coat, and the anchor of its stick. */
+export function addCoatEach(ledger: Ledger, coat: CoatChoice, solid: CoatedSolid, stick: boolean): void {
+  start(
+    ledger,
+    'coat.density',
+    'Melted coat, density',
+    'g/ml',
+    { ...COAT.density, basis: 'typical' },
+    'Usual for melted chocolate and compound.',
+    { min: 0.9, max: 1.6 },
+  );
+  const frozen = coat.school === 'frozen';
+  const mm = COAT.dipMm[frozen ? 'thick' : coat.thickness];
+  start(
+    ledger,
+    'coat.mm',
+    'Coat, thick',
+    'mm',
+    { value: mm, spread: mm * COAT.thicknessSpread, basis: 'typical' },
+    frozen
+      ? 'On a frozen piece the coat sets before it has run off, so it stays thick.'
+      : { thin: 'Thinned and warm.', usual: 'As it usually falls.', thick: 'Cool or unthinned.' }[
+          coat.thickness
+        ],
+    { min: 0.2, max: 6 },
+  );
+  calc(
+    ledger,
+    'coat.each',
+    'Coat on a piece',
+    'g',
+    `{coat.density} × ({${solid.areaId}} × {coat.mm} ÷ 10 + {${solid.curveId}} × {coat.mm}² ÷ 1000 + 4 ÷ 3 × π × {coat.mm}³ ÷ 1000)`,
+    (density = 0, area = 0, t = 0, curve = 0) =>
+      density * ((area * t) / 10 + (curve * t * t) / 1000 + ((4 / 3) * Math.PI * t ** 3) / 1000),
+    'The piece grown by the coat all round, less the piece. Weigh one before and after its dip.',
+    { pin: { min: 0.05, max: 500 } },
+  );
+  if (stick) {
+    start(
+      ledger,
+      'anchor.each',
+      'Coat that anchors a stick',
+      'g',
+      { value: COAT.anchorG, spread: 0.15, basis: 'typical' },
+      'What the stick carries into the ball.',
+      { min: 0, max: 10 },
+    );
+  }
+  start(
+    ledger,
+    'coat.dripShare',
+    'Drips and film',
+    'share',
+    { value: COAT.dripShare, spread: 0.04, basis: 'typical' },
+    'What runs off and what clings to vessel and spoon.',
+    { min: 0, max: 0.6 },
+  );
+  total(
+    ledger,
+    'coat.taken',
+    'Coat that goes with a piece',
+    'g',
+    stick ? ['coat.each', 'anchor.each'] : ['coat.each'],
+    'On the piece and its stick.',
+  );
+  calc(
+    ledger,
+    'coat.perPiece',
+    'Coat that a piece takes from the pot',
+    'g',
+    '{coat.taken} × (1 + {coat.dripShare})',
+    (grams = 0, drips = 0) => grams * (1 + drips),
+    'With its drips.',
+  );
+}
+
+/** The pool that the vessel needs however few are dipped. Returns its figure. */
+export function addPool(ledger: Ledger, vessel: VesselDoc, solid: CoatedSolid): string {
+  given(
+    ledger,
+    'vessel.diameter',
+    `"${vessel.name}", across`,
+    'mm',
+    vessel.diameterMm,
+    'geometry',
+    'Measured inside, as kept in Kitchen.',
+  );
+  calc(
+    ledger,
+    'pool.depth',
+    'Working depth',
+    'mm',
+    `{${solid.heightId}} + ${COAT.dipClearanceMm}`,
+    (height = 0) => height + COAT.dipClearanceMm,
+    'The piece and a centimetre: shallower than that it cannot be dipped whole.',
+  );
+  calc(
+    ledger,
+    'pool.stranded',
+    'Pool left in the vessel',
+    'g',
+    `{coat.density} × (π ÷ 4 × {vessel.diameter}² × {pool.depth} ÷ 1000 − {${solid.volumeId}})`,
+    (density = 0, d = 0, depth = 0, piece = 0) =>
+      density * Math.max(((Math.PI / 4) * d * d * depth) / 1000 - piece, 0),
+    'What must stay deep enough for the last piece and cannot be used. While that piece is under, it takes up its own room.',
+  );
+  return 'pool.stranded';
+}
+
+export interface Pot {
+  readonly kind: ChocolateKind;
+  readonly lotNames: readonly string[];
+  readonly p: string;
+}
+
+/** A pot for each kind of coat, in the order of the lots. */
+export function potsOf(lots: readonly CountedLot[], kind: ChocolateKind): Pot[] {
+  const kinds = new Map<ChocolateKind, string[]>();
+  for (const { lot, name, count } of lots) {
+    if (count === 0) continue;
+    const own = lot?.coat ?? kind;
+    kinds.set(own, [...(kinds.get(own) ?? []), name]);
+  }
+  if (kinds.size === 0) kinds.set(kind, []);
+  return [...kinds].map(([own, lotNames], i) => ({ kind: own, lotNames, p: `pot.${i + 1}.` }));
+}
+
+/** How many pots a line will want, before it is known how many pieces are made. */
+export const potsWanted = (lots: readonly Lot[], kind: ChocolateKind): number =>
+  new Set([kind, ...lots.map((lot) => lot.coat ?? kind)]).size;
+
+/** What to melt in every pot: on the pieces, drips, the pool; what of it is saved; the fat that thins it. */
+export function addPots(
+  ledger: Ledger,
+  lots: readonly CountedLot[],
+  coat: CoatChoice,
+): { pots: Pot[]; meltIds: string[] } {
+  const pots = potsOf(lots, coat.kind);
+  const meltIds = pots.map(({ kind, p }) => {
+    const counts = lots.filter(({ lot, count }) => count > 0 && (lot?.coat ?? coat.kind) === kind);
+    total(
+      ledger,
+      `${p}count`,
+      `Pieces in ${kind}`,
+      'pieces',
+      counts.length > 0 ? counts.map(({ countId }) => countId) : ['count.made'],
+      'All lots that are dipped in this pot.',
+    );
+    calc(
+      ledger,
+      `${p}coat`,
+      `Coat on the pieces, ${kind}`,
+      'g',
+      `{${p}count} × {coat.taken}`,
+      (count = 0, each = 0) => count * each,
+      'With the anchors of the sticks.',
+    );
+    calc(
+      ledger,
+      `${p}drips`,
+      `Drips and film, ${kind}`,
+      'g',
+      `{${p}coat} × {coat.dripShare}`,
+      (grams = 0, share = 0) => grams * share,
+      'Lost to paper, vessel and spoon.',
+    );
+    calc(
+      ledger,
+      `${p}melt`,
+      `To melt, ${kind}`,
+      'g',
+      `{${p}coat} + {${p}drips} + {pool.stranded}`,
+      (on = 0, drips = 0, pool = 0) => on + drips + pool,
+      'On the pieces, drips, and the pool that the vessel needs to the last.',
+      { pin: { min: 0, max: 1_000_000 } },
+    );
+    calc(
+      ledger,
+      `${p}saved`,
+      `Saved from the pool, ${kind}`,
+      'g',
+      `{pool.stranded} × ${COAT.savedShare}`,
+      (pool = 0) => pool * COAT.savedShare,
+      'Tilt the vessel and spoon for the last ones: about half of the pool. The rest keeps for another day.',
+    );
+    if (coat.thinnedShare > 0) {
+      calc(
+        ledger,
+        `${p}thinner`,
+        `Coconut oil or cocoa butter, ${kind}`,
+        'g',
+        `{${p}melt} × ${coat.thinnedShare}`,
+        (melt = 0) => melt * coat.thinnedShare,
+        'Stirred into the melted coat. It softens the set, and above 24 °C the coat stays tacky.',
+      );
+    }
+    return `${p}melt`;
+  });
+  return { pots, meltIds };
+}
+
+/** How to melt, what the school asks for, and what a narrower vessel would save: sentences with measures in braces. */
+export function coatNotes(ledger: Ledger, run: RunContext, pots: readonly Pot[], coat: CoatChoice): string[] {
+  const school = DIP_SCHOOLS[coat.school];
+  const notes = [`Dipped ${coat.school}. ${school.meaning} ${school.watch}`];
+  for (const { kind, p } of pots) notes.push(meltNote(run, kind, ledger.value(`${p}melt`)));
+  if (coat.thinnedShare > 0)
+    notes.push('Thin with coconut oil or cocoa butter, never with water: a drop of it seizes the pot.');
+  notes.push(
+    'Take 3 to 6 at a time from the cold. Warm the pot again after 8 to 15 pieces, or when it falls to {34 °C}.',
+  );
+  const depth = ledger.value('pool.depth');
+  const wide = ledger.value('vessel.diameter');
+  const narrower = (run.kitchen.vessels ?? [])
+    .filter(
+      ({ diameterMm, depthMm }) =>
+        diameterMm < wide && depthMm >= depth && diameterMm > ledger.value('pool.depth') * 0.9,
+    )
+    .sort((a, b) => a.diameterMm - b.diameterMm)[0];
+  if (narrower) {
+    const saves =
+      ((Math.PI / 4) * (wide ** 2 - narrower.diameterMm ** 2) * depth * ledger.value('coat.density')) / 1000;
+    notes.push(`"${narrower.name}" is narrower: it would leave ${gramsText(saves)} less in the pool.`);
+  }
+  return notes;
+}
+
+/** A microwave of usual size, where the kitchen names none. Basis: typical. */
+const USUAL_MICROWAVE_W = 800;
+
+/** Melting in bursts, and the temperatures of its kind. */
+export function meltNote(run: RunContext, kind: ChocolateKind, massG: number): string {
+  const ratedW = run.kitchen.microwaves?.[0]?.ratedW ?? USUAL_MICROWAVE_W;
+  const { setting, burstS, count, lowCount, highCount, ceilingC } = meltingBursts(
+    Math.max(massG, 1),
+    kind,
+    ratedW,
+  );
+  const temper =
+    kind === 'compound'
+      ? 'Compound needs no temper.'
+      : `Couverture wants tempering: work at ${{ dark: '{31 °C} to {32 °C}', milk: '{29 °C} to {30 °C}', white: '{28 °C} to {29 °C}' }[kind]}, seeded with 25 to 30 % of unmelted; or melt it gently and keep it under {34 °C} all the way.`;
+  return `Melt ${gramsText(massG)} of ${kind} in about ${count} bursts of ${burstS} s (${lowCount} to ${highCount}) at ${Math.round(setting * 100)} % power, stirring between; stop with a quarter still solid. Never above {${ceilingC[0]} °C} to {${ceilingC[1]} °C}. A water bath is slower and stays warm longer: bowl above the water, no steam on the chocolate. ${temper}`;
+}

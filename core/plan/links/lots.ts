@@ -1,0 +1,200 @@
+import { ALLERGEN_NAMES, CHOCOLATE_ALLERGENS } from '../../caution/allergens.table';
+import type { Lot, Topping } from '../../exchange/documents';
+import type { Ledger } from '../../figure';
+import { COVER_G_CM2, TOPPING_SPREAD } from '../../process/coat.table';
+import type { ChocolateKind } from '../../process/microwave';
+import { ingredientsNamedIn, type Allergen, type Fault } from '../../quantity';
+import type { LotPlan } from '../chain';
+import { calc, given, start, total } from '../figures';
+import { Unplannable } from '../lookup';
+
+/** A lot as it is counted: what of the pieces made falls to it. */
+export interface CountedLot {
+  /** Null for the pieces that no lot claims. */
+  readonly lot: Lot | null;
+  readonly p: string;
+  readonly name: string;
+  readonly countId: string;
+  readonly count: number;
+}
+
+/** Lots that promise more pieces than the line has cannot be planned. */
+export function checkLots(lots: readonly Lot[], count: number): void {
+  const promised = lots.reduce((sum, lot) => sum + lot.count, 0);
+  if (promised > count) {
+    throw new Unplannable({
+      field: 'lots',
+      fault: `The lots come to ${promised} pieces, and the line has ${count}.`,
+      mend: `Make ${promised}, or make a lot smaller by ${promised - count}.`,
+    });
+  }
+}
+
+/** Shares the pieces made over the lots, in their order; what no lot claims stays as it is. */
+export function addLots(ledger: Ledger, lots: readonly Lot[]): CountedLot[] {
+  const made = ledger.value('count.made');
+  let left = made;
+  const out: CountedLot[] = lots.map((lot, i) => {
+    const count = Math.min(lot.count, left);
+    left -= count;
+    const countId = `lot.${i + 1}.count`;
+    given(
+      ledger,
+      countId,
+      `${lot.name}, pieces`,
+      'pieces',
+      count,
+      'stated',
+      count < lot.count
+        ? `${lot.count} were asked for; the lots before it took what there is.`
+        : 'As many as this lot was asked for.',
+    );
+    return { lot, p: `lot.${i + 1}.`, name: lot.name, countId, count };
+  });
+  if (left > 0 || lots.length === 0) {
+    given(
+      ledger,
+      'lot.rest.count',
+      lots.length === 0 ? 'Pieces finished alike' : 'In no lot',
+      'pieces',
+      left,
+      'counted',
+      lots.length === 0 ? 'No lots were made, so all are finished alike.' : 'What the lots leave.',
+    );
+    out.push({
+      lot: null,
+      p: 'lot.rest.',
+      name: lots.length === 0 ? 'All' : 'The rest',
+      countId: 'lot.rest.count',
+      count: left,
+    });
+  }
+  return out;
+}
+
+export interface Finished {
+  /** Grams on one piece before its toppings. */
+  readonly pieceId: string;
+  /** cm² that a topping may cover. */
+  readonly areaId: string;
+  readonly allergens: readonly Allergen[];
+  readonly coat: ChocolateKind | null;
+}
+
+/** Toppings of every lot, and what one finished piece of it weighs. */
+export function addToppings(
+  ledger: Ledger,
+  lots: readonly CountedLot[],
+  { pieceId, areaId, allergens, coat }: Finished,
+): LotPlan[] {
+  return lots.map(({ lot, p, name, countId, count }) => {
+    const eachIds = (lot?.toppings ?? []).map((topping, k) =>
+      addTopping(ledger, `${p}topping.${k + 1}`, topping, areaId, countId),
+    );
+    const finishedId = `${p}finished`;
+    total(
+      ledger,
+      finishedId,
+      `${name}, one piece finished`,
+      'g',
+      [pieceId, ...eachIds],
+      'All that a person bites into; a stick is not counted.',
+    );
+    const kind = lot?.coat ?? coat;
+    const found = new Set<Allergen>([
+      ...allergens,
+      ...(kind ? CHOCOLATE_ALLERGENS[kind] : []),
+      ...(lot?.toppings ?? []).flatMap(({ what }) =>
+        ingredientsNamedIn(what).flatMap(({ ingredient }) => ingredient.allergens ?? []),
+      ),
+      ...(lot?.toppings ?? []).flatMap((topping): Allergen[] =>
+        topping.by === 'cover' && topping.cover === 'chopped nuts' ? ['nuts'] : [],
+      ),
+    ]);
+    return { id: lot?.id ?? 'rest', name, count, countId, finishedId, allergens: [...found] };
+  });
+}
+
+function addTopping(ledger: Ledger, id: string, topping: Topping, areaId: string, countId: string): string {
+  const eachId = `${id}.each`;
+  if (topping.by === 'each') {
+    given(
+      ledger,
+      eachId,
+      `${topping.what} on a piece`,
+      'g',
+      topping.eachG,
+      'stated',
+      'As chosen for this lot.',
+      { min: 0, max: 200 },
+    );
+  } else {
+    const usual = COVER_G_CM2[topping.cover];
+    start(
+      ledger,
+      `${id}.cm2`,
+      `${topping.what} on a cm²`,
+      'g',
+      { value: usual, spread: usual * TOPPING_SPREAD, basis: 'typical' },
+      'Usual for this kind, rolled or pressed on.',
+      { min: 0, max: 3 },
+    );
+    given(
+      ledger,
+      `${id}.share`,
+      `${topping.what}, share covered`,
+      'share',
+      topping.share,
+      'stated',
+      'How much of the piece it covers, as chosen.',
+    );
+    calc(
+      ledger,
+      eachId,
+      `${topping.what} on a piece`,
+      'g',
+      `{${id}.cm2} × {${areaId}} × {${id}.share}`,
+      (perCm2 = 0, area = 0, share = 0) => perCm2 * area * share,
+      'So much on every cm² that it covers.',
+    );
+  }
+  calc(
+    ledger,
+    `${id}.total`,
+    `${topping.what} in all`,
+    'g',
+    `{${countId}} × {${eachId}}`,
+    (count = 0, each = 0) => count * each,
+    'For all pieces of the lot.',
+  );
+  return eachId;
+}
+
+const NUTTY: readonly Allergen[] = ['nuts', 'peanut'];
+
+/** A lot promised free of nuts that holds them, or shares a pot with one that does. */
+export function nutFaults(lots: readonly Lot[], planned: readonly LotPlan[]): Fault[] {
+  const nutty = planned.filter(({ allergens }) => allergens.some((one) => NUTTY.includes(one)));
+  return lots
+    .filter((lot) => lot.nutFree === true)
+    .flatMap((lot): Fault[] => {
+      const own = nutty.find(({ id }) => id === lot.id);
+      if (own) {
+        const what = own.allergens.filter((one) => NUTTY.includes(one)).map((one) => ALLERGEN_NAMES[one]);
+        return [
+          {
+            fault: `"${lot.name}" is promised free of nuts and holds ${what.join(' and ')}.`,
+            mend: 'Take the nuts out of cake, binder, coat and topping, or take the promise back.',
+          },
+        ];
+      }
+      return nutty.length === 0
+        ? []
+        : [
+            {
+              fault: `"${lot.name}" is promised free of nuts; other pieces of this line have them.`,
+              mend: 'Finish it first, from its own bowls and pot, and keep it apart. Clean tools alone may not be enough: ask who eats.',
+            },
+          ];
+    });
+}
