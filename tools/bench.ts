@@ -1,10 +1,28 @@
 /** Speed as medians of one run on one machine, and as ratios, which travel better between machines than milliseconds. */
+import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { readRunFile } from '../core/exchange/read';
 import { readFormula } from '../core/formula';
-import { planRun } from '../core/plan';
+import { planRun, planWhole } from '../core/plan';
 import { bakeModel, roundAs, type BakeModelInput } from '../core/process/bakeModel';
 import { bakeSurrogateS } from '../core/process/bakeSurrogate';
+import { FAMILY_FILES } from '../demo/families';
+import { sheetOf, workbookOf } from './workbook';
+
+const TWELVE = 'plan of twelve lines of all families, shared bowls and all';
+const BOOK = 'the same sums in a workbook, every root changed';
+
+/** Most memory that the headless command takes on a file, MB: what Node itself says at its end. */
+function peakMemoryMb(path: string): number {
+  const done = spawnSync('node_modules/.bin/tsx', ['tools/sums.ts', path], {
+    encoding: 'utf8',
+    env: { ...process.env, NODE_OPTIONS: '--require=./tools/peak-memory.cjs' },
+    maxBuffer: 1e8,
+  });
+  const peaks = [...done.stderr.matchAll(/^peak (\d+) kB$/gm)].map((match) => Number(match[1]));
+  if (peaks.length === 0) throw new Error('invariant: the command says how much it took');
+  return Math.round(Math.max(...peaks) / 1000);
+}
 
 function medianMs(times: number, work: () => void): number {
   for (let i = 0; i < Math.min(20, times); i += 1) work();
@@ -38,10 +56,30 @@ const oneSine = medianMs(200, () => {
   for (let i = 0; i < 10_000; i += 1) sum += Math.sin(i);
   if (sum === Infinity) throw new Error();
 });
+const evening = FAMILY_FILES.evening;
+if (!evening) throw new Error('invariant: the demo has an evening');
+const plans = planWhole(evening).lines.flatMap((line) => (line.planned ? [line] : []));
+if (plans.length !== 12) throw new Error('invariant: twelve lines of all families');
+const sheets = plans.map((plan) => sheetOf(plan.line.id, plan));
+const book = workbookOf(sheets);
+let shift = 1;
+/** Every root of every line a little off, and all of the workbook reckoned anew. */
+function workbookAnew(): void {
+  shift = shift === 1 ? 1 + 1e-9 : 1;
+  book.batch(() => {
+    sheets.forEach(({ figures, roots }, sheet) => {
+      for (const { row } of roots)
+        book.setCellContents({ sheet, row, col: 0 }, [[(figures[row]?.value ?? 0) * shift]]);
+    });
+  });
+}
+
 let turn = 0;
 const results = {
   'ten thousand sines (the yardstick)': oneSine,
   'plan of one line, all figures and ranges': medianMs(200, () => void planRun({ run, formulas, kitchen })),
+  [TWELVE]: medianMs(100, () => void planWhole(evening)),
+  [BOOK]: medianMs(15, workbookAnew),
   'a formula of ten new lines read': medianMs(200, () => {
     turn += 1;
     readFormula({ text: text.replace(/^/gm, `${turn % 90}`), measures: 'us', takenFor: {} });
@@ -55,6 +93,12 @@ const results = {
 
 for (const [name, ms] of Object.entries(results)) {
   process.stdout.write(
-    `${ms.toFixed(3).padStart(9)} ms  ×${(ms / oneSine).toFixed(2).padStart(7)}  ${name}\n`,
+    `${ms.toFixed(3).padStart(9)} ms  ×${(ms / oneSine).toFixed(2).padStart(8)}  ${name}\n`,
   );
 }
+const times = results[BOOK] / results[TWELVE];
+process.stdout.write(`the workbook takes ×${times.toFixed(1)} as long as the plan\n`);
+book.destroy();
+process.stdout.write(
+  `${peakMemoryMb('demo/evening.run.json')} MB at most, headless command on twelve lines\n`,
+);

@@ -1,5 +1,5 @@
 import type { Basis, Figure, RangeCause, Unit, Why } from './figure';
-import { NO_SHIFT, carryShifts, spanOf, sumOf, type Shifts, type Sum } from './shifts';
+import { NO_SHIFT, addShifts, carryShifts, spanOf, sumOf, type Shifts, type Sum } from './shifts';
 
 export interface InputSpec {
   readonly id: string;
@@ -11,7 +11,7 @@ export interface InputSpec {
   readonly basis: Basis;
   readonly sentence: string;
   /** Bounds of a value that a person may put in its place; left out where it cannot be replaced. */
-  readonly replace?: { readonly min: number; readonly max: number };
+  readonly replace?: { readonly min: number; readonly max: number } | undefined;
 }
 
 /** How a figure that a person acts on is rounded: to a step, and never below `least`. A step of 0 leaves it as it is. */
@@ -28,20 +28,22 @@ export interface DeriveSpec {
   readonly unit: Unit;
   readonly from: readonly string[];
   /** Called with the inputs one by one; `asList` gets them as one list, for sums of many. One of the two is given. */
-  readonly f?: Sum;
-  readonly asList?: (values: readonly number[]) => number;
+  readonly f?: Sum | undefined;
+  readonly asList?: ((values: readonly number[]) => number) | undefined;
   readonly sentence: string;
   /** Arithmetic with `{id}` for inputs, × ÷ + − ² ³ π √( ln( and "the smallest of"; words where it is none of these. */
   readonly sum: string;
+  /** A plain addition of all inputs: how far it moves is the sum of how far they do. */
+  readonly adds?: boolean | undefined;
   /** Whole things: the value is rounded, its range is rounded likewise, and what follows takes the count as decided. */
-  readonly whole?: 'floor' | 'ceil';
+  readonly whole?: 'floor' | 'ceil' | undefined;
   /**
    * A figure that a person acts on as a plain number ("weigh 54 g into each well"): the value is rounded so, and what
    * follows takes it as decided, without the range of the estimate that it was chosen by.
    */
-  readonly decide?: Decision;
+  readonly decide?: Decision | undefined;
   /** Bounds of a weighed value that may be pinned in its place; left out where it cannot be pinned. */
-  readonly pin?: { readonly min: number; readonly max: number };
+  readonly pin?: { readonly min: number; readonly max: number } | undefined;
 }
 
 /** Draws every root anew and holds what the plan had decided: for checking ranges against sampling. */
@@ -66,10 +68,9 @@ export class OutOfBounds extends Error {
   }
 }
 
-type Spec = { readonly input: InputSpec } | { readonly derive: DeriveSpec };
-
 interface Cell {
-  readonly spec: Spec;
+  readonly input: InputSpec | null;
+  readonly derive: DeriveSpec | null;
   readonly value: number;
   readonly low: number;
   readonly high: number;
@@ -87,6 +88,9 @@ interface Cell {
 const BASES: readonly Basis[] = ['typical', 'geometry', 'physics', 'stated', 'counted', 'measured here'];
 const MEASURED = 1 << BASES.indexOf('measured here');
 const NONE: readonly string[] = [];
+/** Inputs of the sum in hand. No sum adds another, so one pair of lists serves all. */
+const VALUES: number[] = [];
+const MOVES: Shifts[] = [];
 
 /**
  * Builds the figures of a plan one after another and carries each root's spread through every sum.
@@ -115,7 +119,8 @@ export class Ledger {
     if (given !== undefined) {
       const expected = { value: spec.value, low: spec.value - spread, high: spec.value + spread };
       return this.put(spec, {
-        spec: { input: spec },
+        input: spec,
+        derive: null,
         value: given,
         low: given,
         high: given,
@@ -131,7 +136,8 @@ export class Ledger {
     const shifts =
       spread === 0 ? NO_SHIFT : { roots: [this.rootIds.push(spec.id) - 1], down: [-spread], up: [spread] };
     return this.put(spec, {
-      spec: { input: spec },
+      input: spec,
+      derive: null,
       value,
       low: spec.value - spread,
       high: spec.value + spread,
@@ -148,8 +154,10 @@ export class Ledger {
   derive(spec: DeriveSpec): number {
     const { from } = spec;
     const n = from.length;
-    const values = new Array<number>(n);
-    const moves = new Array<Shifts>(n);
+    const values = VALUES;
+    const moves = MOVES;
+    values.length = n;
+    moves.length = n;
     let bases = 0;
     for (let i = 0; i < n; i += 1) {
       const cell = this.cell(from[i] as string);
@@ -158,12 +166,13 @@ export class Ledger {
       bases |= cell.bases;
     }
     const raw = finite(spec.id, sumOf(spec, values));
-    const own = carryShifts(spec, moves, values, raw);
+    const own = spec.adds ? addShifts(moves) : carryShifts(spec, moves, values, raw);
     const { value, low, high } = standOf(spec, raw, own, this.sampling);
     const pinned = spec.pin ? this.given(spec, spec.pin) : undefined;
     if (pinned !== undefined) {
       return this.put(spec, {
-        spec: { derive: spec },
+        input: null,
+        derive: spec,
         value: pinned,
         low: pinned,
         high: pinned,
@@ -177,7 +186,8 @@ export class Ledger {
     }
     const passesOn = spec.whole === undefined && spec.decide === undefined;
     return this.put(spec, {
-      spec: { derive: spec },
+      input: null,
+      derive: spec,
       value,
       low,
       high,
@@ -225,8 +235,8 @@ export class Ledger {
   /** The sums behind the derived figures, in order: for laying them out elsewhere and checking that both agree. */
   sums(): DeriveSpec[] {
     const out: DeriveSpec[] = [];
-    for (const { spec, kind } of this.cells.values()) {
-      if ('derive' in spec && kind === 'derived') out.push(spec.derive);
+    for (const { derive, kind } of this.cells.values()) {
+      if (derive && kind === 'derived') out.push(derive);
     }
     return out;
   }
@@ -259,12 +269,13 @@ export class Ledger {
 function figureOf(cell: Cell): Figure {
   const { value, low, high, kind, expected } = cell;
   const bases = BASES.filter((_, bit) => cell.bases & (1 << bit));
-  if ('input' in cell.spec) {
-    const { id, label, unit, sentence, replace } = cell.spec.input;
+  if (cell.input) {
+    const { id, label, unit, sentence, replace } = cell.input;
     const why: Why = { sentence, sum: '', inputs: NONE };
     return { id, label, unit, value, low, high, bases, kind, replace: replace ?? null, expected, why };
   }
-  const { id, label, unit, sentence, sum, from, pin } = cell.spec.derive;
+  if (!cell.derive) throw new Error('invariant: a figure is given or derived');
+  const { id, label, unit, sentence, sum, from, pin } = cell.derive;
   const why: Why = { sentence, sum, inputs: from };
   return { id, label, unit, value, low, high, bases, kind, replace: pin ?? null, expected, why };
 }

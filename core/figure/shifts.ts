@@ -13,9 +13,13 @@ export type Sum = (...values: number[]) => number;
 
 interface Summed {
   readonly id: string;
-  readonly f?: Sum;
-  readonly asList?: (values: readonly number[]) => number;
+  readonly f?: Sum | undefined;
+  readonly asList?: ((values: readonly number[]) => number) | undefined;
 }
+
+const LOW: number[] = [];
+const HIGH: number[] = [];
+const FINGERS: number[] = [];
 
 /** The sum computed again with each root at either end, as differences from its value. */
 export function carryShifts(
@@ -37,10 +41,19 @@ export function carryShifts(
   const roots = moving === 1 ? only.roots : merged(moves);
   const down = new Array<number>(roots.length);
   const up = new Array<number>(roots.length);
-  const low = values.slice();
-  const high = values.slice();
+  // Reckoned thousands of times while somebody types: the same three lists serve every sum.
+  const low = LOW;
+  const high = HIGH;
+  const at = FINGERS;
+  low.length = n;
+  high.length = n;
+  at.length = n;
   // Each input lists its roots upwards, so one finger in each list keeps step with the merged one.
-  const at = new Array<number>(n).fill(0);
+  for (let i = 0; i < n; i += 1) {
+    low[i] = values[i] as number;
+    high[i] = values[i] as number;
+    at[i] = 0;
+  }
   for (let k = 0; k < roots.length; k += 1) {
     const root = roots[k] as number;
     for (let i = 0; i < n; i += 1) {
@@ -67,6 +80,23 @@ export function carryShifts(
   return { roots, down, up };
 }
 
+/** The moves of a plain addition: those of its terms, added root by root. */
+export function addShifts(moves: readonly Shifts[]): Shifts {
+  const roots = merged(moves);
+  if (roots.length === 0) return NO_SHIFT;
+  const down = new Array<number>(roots.length).fill(0);
+  const up = new Array<number>(roots.length).fill(0);
+  for (const move of moves) {
+    let k = 0;
+    for (let i = 0; i < move.roots.length; i += 1) {
+      while (roots[k] !== move.roots[i]) k += 1;
+      down[k] = (down[k] as number) + (move.down[i] as number);
+      up[k] = (up[k] as number) + (move.up[i] as number);
+    }
+  }
+  return { roots, down, up };
+}
+
 /** How far below and above its value a figure's range goes: whichever end of a root moves it to a side counts there. */
 export function spanOf({ roots, down, up }: Shifts): { below: number; above: number } {
   let below = 0;
@@ -82,10 +112,28 @@ export function spanOf({ roots, down, up }: Shifts): { below: number; above: num
   return { below: Math.sqrt(below), above: Math.sqrt(above) };
 }
 
+/** All roots of several lists, each once, upwards; the first list itself where the others add none. */
 function merged(moves: readonly Shifts[]): readonly number[] {
-  const roots: number[] = [];
-  for (const move of moves) for (const root of move.roots) if (!roots.includes(root)) roots.push(root);
-  return roots.sort((a, b) => a - b);
+  let all: readonly number[] = NO_SHIFT.roots;
+  for (const { roots } of moves) {
+    if (roots.length === 0 || roots === all) continue;
+    all = all.length === 0 ? roots : union(all, roots);
+  }
+  return all;
+}
+
+function union(a: readonly number[], b: readonly number[]): readonly number[] {
+  const out: number[] = [];
+  let i = 0;
+  let j = 0;
+  while (i < a.length || j < b.length) {
+    const x = i < a.length ? (a[i] as number) : Infinity;
+    const y = j < b.length ? (b[j] as number) : Infinity;
+    out.push(Math.min(x, y));
+    if (x <= y) i += 1;
+    if (y <= x) j += 1;
+  }
+  return out.length === a.length ? a : out.length === b.length ? b : out;
 }
 
 /** A sum of its inputs. Most have few: called so, they cost a plain call. */
@@ -101,6 +149,38 @@ export function sumOf({ f, asList }: Summed, v: readonly number[]): number {
       return f(v[0] as number, v[1] as number, v[2] as number);
     case 4:
       return f(v[0] as number, v[1] as number, v[2] as number, v[3] as number);
+    case 5:
+      return f(v[0] as number, v[1] as number, v[2] as number, v[3] as number, v[4] as number);
+    case 6:
+      return f(
+        v[0] as number,
+        v[1] as number,
+        v[2] as number,
+        v[3] as number,
+        v[4] as number,
+        v[5] as number,
+      );
+    case 7:
+      return f(
+        v[0] as number,
+        v[1] as number,
+        v[2] as number,
+        v[3] as number,
+        v[4] as number,
+        v[5] as number,
+        v[6] as number,
+      );
+    case 8:
+      return f(
+        v[0] as number,
+        v[1] as number,
+        v[2] as number,
+        v[3] as number,
+        v[4] as number,
+        v[5] as number,
+        v[6] as number,
+        v[7] as number,
+      );
     default:
       return f(...v);
   }

@@ -112,6 +112,7 @@ export interface LotPlan {
 
 /** What a line comes to, whatever its family. */
 export interface ChainPlan {
+  readonly planned: true;
   readonly family: Family;
   readonly line: Line;
   /** The formula of the cake; null where nothing is baked for the line. */

@@ -2,7 +2,7 @@ import type { FormulaDoc, Makes } from '../exchange/documents';
 import { Ledger, type DeriveSpec, type Figure, type RangeCause } from '../figure';
 import { BOWL_LOSS } from '../process/batter.table';
 import type { Batch, ChainPlan } from './chain';
-import { calc, given, start, total } from './figures';
+import { calc, given, root, start, total } from './figures';
 import { addBatch } from './links/batch';
 import type { RunContext } from './lookup';
 
@@ -116,15 +116,7 @@ function addComponent(ledger: Ledger, run: RunContext, id: string, demands: read
   const makes = doc.makes ?? demands[0]?.makes ?? 'topping';
   const needIds = demands.map(({ by, massG, spreadG }, i) => {
     const needId = `${p}need.${i + 1}`;
-    ledger.input({
-      id: needId,
-      label: by,
-      unit: 'g',
-      value: massG,
-      spread: spreadG,
-      basis: 'counted',
-      sentence: 'As the sums of that line come to.',
-    });
+    root(ledger, needId, by, 'g', massG, spreadG, 'counted', 'As the sums of that line come to.');
     return needId;
   });
   start(

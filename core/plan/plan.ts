@@ -20,7 +20,7 @@ export interface Unplanned {
   readonly fault: PlanFault;
 }
 
-export type PlannedLine = ({ readonly planned: true } & LinePlan) | ({ readonly planned: false } & Unplanned);
+export type PlannedLine = LinePlan | ({ readonly planned: false } & Unplanned);
 
 type File = Pick<RunFile, 'run' | 'formulas' | 'kitchen' | 'asOf'>;
 
@@ -48,7 +48,7 @@ export function planRun(file: File, sampling: Sampling | null = null): PlannedLi
     return attempt(one.line, () => {
       const done = one.work.next({ others });
       if (!done.done) throw new Error('invariant: a line asks for batter once');
-      return { planned: true, ...done.value };
+      return done.value;
     });
   });
 }

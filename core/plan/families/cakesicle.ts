@@ -121,7 +121,7 @@ export function* planCakesicle(
   const planned = addToppings(ledger, lots, {
     pieceId: 'piece.mass',
     areaId: 'cavity.wall',
-    allergens: doughAllergens(run, line),
+    allergens: () => doughAllergens(run, line),
     coat: line.kind,
   });
   total(
@@ -135,22 +135,21 @@ export function* planCakesicle(
     ),
     'Every lot together.',
   );
-  return {
-    family: 'cakesicle',
-    line,
-    ...doughPlan(ledger, run, line, {
+  return Object.assign(
+    doughPlan(ledger, run, line, {
       batches,
       limits,
       lots: planned,
       steps: [...bakeSteps, ...shellSteps(ledger, rounds.length)],
-      notes: [...bindNotes(ledger, line), ...shellNotes(ledger, run, line, pots)],
-      warnings: shellWarnings(line),
+      notes: () => [...bindNotes(ledger, line), ...shellNotes(ledger, run, line, pots)],
+      warnings: () => shellWarnings(line),
       loads: rounds,
       coated: false,
       mould: true,
       stick: mould.stickMl > 0,
     }),
-  };
+    { family: 'cakesicle' as const },
+  );
 }
 
 function shellSteps(ledger: Ledger, rounds: number): SequenceStep[] {

@@ -1,12 +1,11 @@
-import { cautionsFor, factsOf } from '../../caution/cautions';
+import { factsOf } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
-import { keepingOf } from '../../caution/keeping';
 import type { CubeLine } from '../../exchange/documents';
 import { Ledger, type Sampling } from '../../figure';
 import { BOWL_LOSS, METHODS } from '../../process/batter.table';
 import { COOLING } from '../../process/oven.table';
 import type { CutPlan } from '../../process/portion';
-import { minutesOf } from '../../schedule/localTime';
+import type { Fault } from '../../quantity';
 import type { ChainPlan } from '../chain';
 import { calc, given, start, total } from '../figures';
 import { addBatch } from '../links/batch';
@@ -17,9 +16,8 @@ import { addFillingTotal, addFrostingTotal } from '../links/frosting';
 import { addLots, addToppings, checkLots, nutFaults } from '../links/lots';
 import { addSheet, addSheetBake, type SheetSpec } from '../links/sheet';
 import { statedIn, Unplannable, type RunContext } from '../lookup';
-import { lateFault } from '../warnings';
-import { bandsOf } from './bands';
 import { addCuts, CUBE_BANDS, cubeEach, cubeRemainder, cubeSteps, cutLimit } from './cubeFigures';
+import { toldPlan } from './linePlan';
 import type { Planning } from './planning';
 import { addLotTotals } from './pop';
 import { sequenceDay } from './sequence';
@@ -182,7 +180,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     'trimmings',
     'Trimmings and spare pieces',
     'g',
-    '{sheet.count} × {sheet.cake} − {cakes.total}',
+    '{sheet.count} × {sheet.cake} − {cakes.total}, at least 0',
     (n = 0, cake = 0, used = 0) => Math.max(n * cake - used, 0),
     'Edges, kerf and what is over: good crumb for pops.',
   );
@@ -200,11 +198,12 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     each.pieceIds,
     'Cake and all that goes in and on it.',
   );
-  const allergens = partAllergens(run, {
-    formulaIds: [line.formulaId],
-    filling: line.filling,
-    frosting: line.frosting,
-  });
+  const allergens = () =>
+    partAllergens(run, {
+      formulaIds: [line.formulaId],
+      filling: line.filling,
+      frosting: line.frosting,
+    });
   const planned = addToppings(ledger, lots, {
     pieceId: 'piece.mass',
     areaId: 'piece.area',
@@ -222,62 +221,76 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     ),
     'Every lot together.',
   );
-  const all = [...new Set([...allergens, ...planned.flatMap((lot) => lot.allergens)])];
-  const facts = factsOf({
-    family: 'mini',
-    lines: read.lines,
-    allergens: all,
-    words: [line.filling?.what ?? '', ...line.lots.flatMap((lot) => lot.toppings.map(({ what }) => what))],
-    frosting: line.frosting?.kind ?? null,
-    coat: coat !== null,
-    oven: true,
-    stick: line.stickOnHand !== null && line.stickOnHand !== undefined,
-    core: true,
-  });
-  const day = sequenceDay(cubeSteps(ledger, line, method.mixMin, method.meaning), run.readyMin);
-  const first = day[0];
-  return {
-    family: 'mini',
-    line,
-    cuts,
-    formula: doc,
-    figures: ledger.figures(),
-    figure: (id) => ledger.figure(id),
-    causes: (id) => ledger.causes(id),
-    sums: () => ledger.sums(),
-    batches: [
-      { ...batch, id: 'batter', makes: 'batter', formula: doc, mixedId: 'batter.mixed', lineIds: [line.id] },
-    ],
-    needs: [
-      ...needOf(ledger, line.filling?.formulaId, 'filling', 'filling.needed'),
-      ...needOf(ledger, line.frosting?.formulaId, 'frosting', 'frosting.needed'),
-    ],
-    limits,
-    remainder: cubeRemainder(ledger, cuts.count),
-    loads: { sizes: Array.from({ length: ledger.value('loads.count') }, () => cuts.count) },
-    lots: planned,
-    strata: bandsOf(ledger, [['mixed', 'Batter in the bowl', 'ingredient', batch.ownId], ...CUBE_BANDS]),
-    day,
-    startBy: first?.startAt ?? null,
-    warnings: [
-      ...(ledger.value('piece.height') > sheet.depthMm * 1.3
-        ? [
-            {
-              fault: `The cake would stand {${Math.round(ledger.value('piece.height'))} mm} high in a sheet {${sheet.depthMm} mm} deep: it runs over.`,
-              mend: 'Bake it lower, or in a deeper tin.',
-            },
-          ]
-        : []),
-      ...nutFaults(line.lots, planned),
-      ...(first ? lateFault(run, minutesOf(first.startAt)) : []),
-    ],
-    cautions: cautionsFor(facts),
-    keeping: keepingOf(facts.keeps, 20),
-    allergens: all,
-    tests: doneTests(read.lines, method),
-    notes: [
-      `Chill the sheet before it is cut. Cut from the centre outwards: across at ${cuts.cutsAcrossMm.map((mm) => Math.round(mm)).join(', ') || 'nothing'}, along at ${cuts.cutsAlongMm.map((mm) => Math.round(mm)).join(', ') || 'nothing'} mm from the trimmed edge. Wipe the knife each time.`,
-      ...(coat ? coatNotes(ledger, run, pots, coat) : []),
-    ],
-  };
+  const all = () => [...new Set([...allergens(), ...planned.flatMap((lot) => lot.allergens)])];
+  const steps = cubeSteps(ledger, line, method.mixMin, method.meaning);
+  const places = (mm: readonly number[]) => mm.map((one) => Math.round(one)).join(', ') || 'nothing';
+  return toldPlan(
+    ledger,
+    run,
+    {
+      needs: () => [
+        ...needOf(ledger, line.filling?.formulaId, 'filling', 'filling.needed'),
+        ...needOf(ledger, line.frosting?.formulaId, 'frosting', 'frosting.needed'),
+      ],
+      remainder: () => cubeRemainder(ledger, cuts.count),
+      bands: [['mixed', 'Batter in the bowl', 'ingredient', batch.ownId], ...CUBE_BANDS],
+      day: () => sequenceDay(steps, run.readyMin),
+      warnings: () => [...heightFault(ledger, sheet.depthMm), ...nutFaults(line.lots, planned)],
+      facts: () =>
+        factsOf({
+          family: 'mini',
+          lines: read.lines,
+          allergens: all(),
+          words: [
+            line.filling?.what ?? '',
+            ...line.lots.flatMap((lot) => lot.toppings.map(({ what }) => what)),
+          ],
+          frosting: line.frosting?.kind ?? null,
+          coat: coat !== null,
+          oven: true,
+          stick: typeof line.stickOnHand === 'number',
+          core: true,
+        }),
+      allergens: all,
+      tests: () => doneTests(read.lines, method),
+      notes: () => [
+        `Chill the sheet before it is cut. Cut from the centre outwards: across at ${places(cuts.cutsAcrossMm)}, along at ${places(cuts.cutsAlongMm)} mm from the trimmed edge. Wipe the knife each time.`,
+        ...(coat ? coatNotes(ledger, run, pots, coat) : []),
+      ],
+    },
+    {
+      family: 'mini' as const,
+      line,
+      cuts,
+      formula: doc,
+      batches: [
+        {
+          ...batch,
+          id: 'batter',
+          makes: 'batter' as const,
+          formula: doc,
+          mixedId: 'batter.mixed',
+          lineIds: [line.id],
+        },
+      ],
+      limits,
+      loads: { sizes: Array.from({ length: ledger.value('loads.count') }, () => cuts.count) },
+      lots: planned,
+    },
+  );
 }
+
+/** A cake that would stand too high for its tin. */
+function heightFault(ledger: Ledger, depthMm: number): Fault[] {
+  const high = ledger.value('piece.height');
+  if (high <= depthMm * OVER_RIM) return [];
+  return [
+    {
+      fault: `The cake would stand {${Math.round(high)} mm} high in a sheet {${depthMm} mm} deep: it runs over.`,
+      mend: 'Bake it lower, or in a deeper tin.',
+    },
+  ];
+}
+
+/** A sheet may rise this much over its rim before it runs. Basis: as for wells. */
+const OVER_RIM = 1.3;

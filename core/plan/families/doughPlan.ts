@@ -1,21 +1,19 @@
-import { cautionsFor, factsOf } from '../../caution/cautions';
+import { factsOf, type Facts } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
-import { keepingOf } from '../../caution/keeping';
 import type { CakesicleLine, PopLine } from '../../exchange/documents';
 import type { Ledger } from '../../figure';
 import { METHODS } from '../../process/batter.table';
 import { portionOffers } from '../../process/portion';
-import type { Fault } from '../../quantity';
-import { minutesOf } from '../../schedule/localTime';
-import type { Batch, ChainPlan, Limit, LotPlan } from '../chain';
+import type { Allergen, Fault } from '../../quantity';
+import type { Batch, Limit, LotPlan } from '../chain';
 import { gramsText } from '../figures';
 import { isBaked } from '../links/dough';
 import { needOf, partAllergens } from '../links/finish';
 import { nutFaults } from '../links/lots';
 import type { RunContext } from '../lookup';
 import type { Offer, Remainder } from '../remainder';
-import { lateFault } from '../warnings';
-import { bandsOf, type Band } from './bands';
+import type { Band } from './bands';
+import { toldPlan } from './linePlan';
 import { sequenceDay, type SequenceStep } from './sequence';
 
 /** Allergens of what a dough is made of. */
@@ -35,28 +33,61 @@ interface DoughPlanned {
   readonly limits: readonly Limit[];
   readonly lots: readonly LotPlan[];
   readonly steps: readonly SequenceStep[];
-  readonly notes: readonly string[];
-  readonly warnings: readonly Fault[];
+  readonly notes: () => readonly string[];
+  readonly warnings: () => readonly Fault[];
   readonly loads: readonly number[];
   readonly coated: boolean;
   readonly mould: boolean;
   readonly stick: boolean;
 }
 
-/** The parts of a plan that pops and cakesicles have alike. */
-export function doughPlan(
+/** The plan of a line of pops, balls or moulded pieces. */
+export function doughPlan<L extends PopLine | CakesicleLine>(
   ledger: Ledger,
+  run: RunContext,
+  line: L,
+  planned: DoughPlanned,
+) {
+  const baked = line.crumb.find(isBaked);
+  const allergens = () => [
+    ...new Set([...doughAllergens(run, line), ...planned.lots.flatMap((lot) => lot.allergens)]),
+  ];
+  return toldPlan(
+    ledger,
+    run,
+    {
+      needs: () => needOf(ledger, line.binder.formulaId, 'binder', 'binder.added'),
+      remainder: () => doughRemainder(ledger, run.kitchen.scaleStepG, planned.limits),
+      bands: BANDS,
+      day: () => sequenceDay(planned.steps, run.readyMin),
+      warnings: () => [...planned.warnings(), ...nutFaults(line.lots, planned.lots)],
+      facts: () => doughFacts(run, line, planned, allergens()),
+      allergens,
+      tests: () => {
+        if (!baked) return [];
+        const { doc, read } = run.formula(baked.formulaId);
+        return doneTests(read.lines, METHODS[doc.method], baked.from === 'microwave');
+      },
+      notes: planned.notes,
+    },
+    {
+      line,
+      formula: baked ? run.formula(baked.formulaId).doc : null,
+      batches: planned.batches,
+      limits: planned.limits,
+      loads: { sizes: planned.loads },
+      lots: planned.lots,
+    },
+  );
+}
+
+function doughFacts(
   run: RunContext,
   line: PopLine | CakesicleLine,
   planned: DoughPlanned,
-): Omit<ChainPlan, 'family' | 'line'> {
-  const [batch] = planned.batches;
-  const baked = line.crumb.find(isBaked);
-  const read = baked ? run.formula(baked.formulaId).read : null;
-  const allergens = [
-    ...new Set([...doughAllergens(run, line), ...planned.lots.flatMap((lot) => lot.allergens)]),
-  ];
-  const facts = factsOf({
+  allergens: readonly Allergen[],
+): Facts {
+  return factsOf({
     family: line.family,
     lines: planned.batches.flatMap((one) => run.formula(one.formula.id).read.lines),
     allergens,
@@ -73,35 +104,6 @@ export function doughPlan(
     leftovers: line.crumb.some((part) => part.from === 'leftovers'),
     softCheese: line.binder.kind === 'soft-cheese frosting',
   });
-  const day = sequenceDay(planned.steps, run.readyMin);
-  const first = day[0];
-  return {
-    formula: baked ? run.formula(baked.formulaId).doc : null,
-    figures: ledger.figures(),
-    figure: (id) => ledger.figure(id),
-    causes: (id) => ledger.causes(id),
-    sums: () => ledger.sums(),
-    batches: planned.batches,
-    needs: needOf(ledger, line.binder.formulaId, 'binder', 'binder.added'),
-    limits: planned.limits,
-    loads: { sizes: planned.loads },
-    lots: planned.lots,
-    remainder: doughRemainder(ledger, run.kitchen.scaleStepG, planned.limits),
-    strata: bandsOf(ledger, BANDS),
-    day,
-    startBy: first?.startAt ?? null,
-    warnings: [
-      ...planned.warnings,
-      ...nutFaults(line.lots, planned.lots),
-      ...(first ? lateFault(run, minutesOf(first.startAt)) : []),
-    ],
-    cautions: cautionsFor(facts),
-    keeping: keepingOf(facts.keeps, 20),
-    allergens,
-    tests:
-      batch && read ? doneTests(read.lines, METHODS[batch.formula.method], baked?.from === 'microwave') : [],
-    notes: planned.notes,
-  };
 }
 
 /** Dough over or short, and what to do about it. */

@@ -1,13 +1,11 @@
-import { cautionsFor, factsOf } from '../../caution/cautions';
+import { factsOf } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
-import { keepingOf } from '../../caution/keeping';
 import type { MugLine } from '../../exchange/documents';
 import { Ledger, type Sampling } from '../../figure';
 import { boilingShiftK } from '../../process/altitude';
 import { BOWL_LOSS, METHODS, MUG_LOSS } from '../../process/batter.table';
 import { evenLoads } from '../../process/loads';
 import { COOLING, COOLING_MUG } from '../../process/oven.table';
-import { minutesOf } from '../../schedule/localTime';
 import type { ChainPlan } from '../chain';
 import { calc, given, start, total } from '../figures';
 import { addBatch } from '../links/batch';
@@ -19,11 +17,10 @@ import { addLots, addToppings, checkLots, nutFaults } from '../links/lots';
 import { addMicrowave } from '../links/microwave';
 import { addCooling } from '../links/oven';
 import { statedIn, type RunContext } from '../lookup';
-import { lateFault } from '../warnings';
-import { bandsOf } from './bands';
 import { addMugPortion, MUG_BANDS, mugNotes, mugRemainder, mugWarnings } from './mugFigures';
+import { toldPlan } from './linePlan';
 import type { Planning } from './planning';
-import { sequenceDay } from './sequence';
+import { sequenceDay, type SequenceStep } from './sequence';
 
 export interface MugPlan extends ChainPlan {
   readonly family: 'mug';
@@ -261,94 +258,93 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     (d = 0) => ((Math.PI / 4) * d * d) / 100,
     'What a topping can cover.',
   );
-  const allergens = partAllergens(run, { formulaIds: [line.formulaId], filling, frosting });
+  const allergens = () => partAllergens(run, { formulaIds: [line.formulaId], filling, frosting });
   const planned = addToppings(ledger, lots, {
     pieceId: 'piece.mass',
     areaId: 'piece.area',
     allergens,
     coat: null,
   });
-  const all = [...new Set([...allergens, ...planned.flatMap((lot) => lot.allergens)])];
-  const facts = factsOf({
-    family: 'mug',
-    lines: read.lines,
-    allergens: all,
-    words: [filling?.what ?? '', ...line.lots.flatMap((lot) => lot.toppings.map(({ what }) => what))],
-    frosting: frosting?.kind ?? null,
-    coat: false,
-    oven: false,
-    microwave: true,
-  });
+  const all = () => [...new Set([...allergens(), ...planned.flatMap((lot) => lot.allergens)])];
   const look = Math.round(ledger.value('micro.firstLook'));
-  const day = sequenceDay(
-    [
-      {
-        id: 'mix',
-        label: 'Weigh and stir',
-        detail: method.meaning,
-        kind: 'hands',
-        length: ledger.figure('day.mix'),
-      },
-      ...groups.map((n, k) => ({
-        id: `group-${k + 1}`,
-        label: groups.length > 1 ? `Microwave, group ${k + 1}` : 'Microwave',
-        detail: `${n} together. First look after ${look} s.`,
-        kind: 'oven' as const,
-        length: ledger.figure('micro.time'),
-      })),
-      {
-        id: 'stand',
-        label: 'Stand',
-        detail: 'It goes on cooking. Then look again.',
-        kind: 'wait' as const,
-        length: ledger.figure('micro.stand'),
-      },
-      ...(frosting
-        ? [
-            {
-              id: 'cool',
-              label: 'Cool',
-              detail: 'Before anything that melts goes on.',
-              kind: 'wait' as const,
-              length: ledger.figure('cool.time'),
-            },
-          ]
-        : []),
-    ],
-    run.readyMin,
+  const steps: SequenceStep[] = [
+    {
+      id: 'mix',
+      label: 'Weigh and stir',
+      detail: method.meaning,
+      kind: 'hands',
+      length: ledger.figure('day.mix'),
+    },
+    ...groups.map((n, k) => ({
+      id: `group-${k + 1}`,
+      label: groups.length > 1 ? `Microwave, group ${k + 1}` : 'Microwave',
+      detail: `${n} together. First look after ${look} s.`,
+      kind: 'oven' as const,
+      length: ledger.figure('micro.time'),
+    })),
+    {
+      id: 'stand',
+      label: 'Stand',
+      detail: 'It goes on cooking. Then look again.',
+      kind: 'wait' as const,
+      length: ledger.figure('micro.stand'),
+    },
+    ...(frosting
+      ? [
+          {
+            id: 'cool',
+            label: 'Cool',
+            detail: 'Before anything that melts goes on.',
+            kind: 'wait' as const,
+            length: ledger.figure('cool.time'),
+          },
+        ]
+      : []),
+  ];
+  return toldPlan(
+    ledger,
+    run,
+    {
+      needs: () => [
+        ...needOf(ledger, filling?.formulaId, 'filling', 'filling.needed'),
+        ...needOf(ledger, frosting?.formulaId, 'frosting', 'frosting.needed'),
+      ],
+      remainder: () => mugRemainder(ledger),
+      bands: [['mixed', 'Batter in the bowl', 'ingredient', batch.ownId], ...MUG_BANDS],
+      day: () => sequenceDay(steps, run.readyMin),
+      warnings: () => [...mugWarnings(ledger, line, groups), ...nutFaults(line.lots, planned)],
+      facts: () =>
+        factsOf({
+          family: 'mug',
+          lines: read.lines,
+          allergens: all(),
+          words: [filling?.what ?? '', ...line.lots.flatMap((lot) => lot.toppings.map(({ what }) => what))],
+          frosting: frosting?.kind ?? null,
+          coat: false,
+          oven: false,
+          microwave: true,
+        }),
+      allergens: all,
+      tests: () => doneTests(read.lines, method, true),
+      notes: () => mugNotes(ledger, line, groups, microwave.ratedW, microwave.absorbedW),
+    },
+    {
+      family: 'mug' as const,
+      line,
+      formula: doc,
+      batches: [
+        {
+          ...batch,
+          id: 'batter',
+          makes: 'batter' as const,
+          formula: doc,
+          mixedId: 'batter.mixed',
+          lineIds: [line.id],
+        },
+      ],
+      limits,
+      loads: { sizes: groups },
+      lots: planned,
+    },
   );
-  const first = day[0];
-  return {
-    family: 'mug',
-    line,
-    formula: doc,
-    figures: ledger.figures(),
-    figure: (id) => ledger.figure(id),
-    causes: (id) => ledger.causes(id),
-    sums: () => ledger.sums(),
-    batches: [
-      { ...batch, id: 'batter', makes: 'batter', formula: doc, mixedId: 'batter.mixed', lineIds: [line.id] },
-    ],
-    needs: [
-      ...needOf(ledger, filling?.formulaId, 'filling', 'filling.needed'),
-      ...needOf(ledger, frosting?.formulaId, 'frosting', 'frosting.needed'),
-    ],
-    limits,
-    remainder: mugRemainder(ledger),
-    loads: { sizes: groups },
-    lots: planned,
-    strata: bandsOf(ledger, [['mixed', 'Batter in the bowl', 'ingredient', batch.ownId], ...MUG_BANDS]),
-    day,
-    startBy: first?.startAt ?? null,
-    warnings: [
-      ...mugWarnings(ledger, line, groups),
-      ...nutFaults(line.lots, planned),
-      ...(first ? lateFault(run, minutesOf(first.startAt)) : []),
-    ],
-    cautions: cautionsFor(facts),
-    keeping: keepingOf(facts.keeps, 20),
-    allergens: all,
-    tests: doneTests(read.lines, method, true),
-    notes: mugNotes(ledger, line, groups, microwave.ratedW, microwave.absorbedW),
-  };
 }

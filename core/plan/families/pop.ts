@@ -103,7 +103,7 @@ export function* planPop(run: RunContext, line: PopLine, sampling: Sampling | nu
   const planned = addToppings(ledger, lots, {
     pieceId: 'piece.mass',
     areaId: 'piece.area',
-    allergens: doughAllergens(run, line),
+    allergens: () => doughAllergens(run, line),
     coat: coat?.kind ?? null,
   });
   total(
@@ -118,33 +118,33 @@ export function* planPop(run: RunContext, line: PopLine, sampling: Sampling | nu
     'Every lot together.',
   );
   const steps = [...bakeSteps, ...popSteps(ledger, line)];
-  const notes = [...bindNotes(ledger, line), ...(coat ? coatNotes(ledger, run, pots, coat) : [])];
-  if (coat) {
-    const setting = ledger.figure('set.coat');
-    const lot = wetLot(
-      { value: setting.value / 60, low: setting.low / 60, high: setting.high / 60 },
-      HANDS_S.dip + HANDS_S.garnish,
-    );
-    notes.push(
-      `Garnish while the coat is wet: no more than ${lot} dipped before the first gets its topping.`,
-    );
-  }
-  return {
-    family: 'pop',
-    line,
-    ...doughPlan(ledger, run, line, {
+  return Object.assign(
+    doughPlan(ledger, run, line, {
       batches,
       limits,
       lots: planned,
       steps,
-      notes,
-      warnings: popWarnings(ledger, run, line),
+      notes: () => [
+        ...bindNotes(ledger, line),
+        ...(coat ? [...coatNotes(ledger, run, pots, coat), garnishNote(ledger)] : []),
+      ],
+      warnings: () => popWarnings(ledger, run, line),
       loads: [],
       coated: coat !== null,
       mould: false,
       stick: line.stick,
     }),
-  };
+    { family: 'pop' as const },
+  );
+}
+
+function garnishNote(ledger: Ledger): string {
+  const setting = ledger.figure('set.coat');
+  const lot = wetLot(
+    { value: setting.value / 60, low: setting.low / 60, high: setting.high / 60 },
+    HANDS_S.dip + HANDS_S.garnish,
+  );
+  return `Garnish while the coat is wet: no more than ${lot} dipped before the first gets its topping.`;
 }
 
 /** Dough in portions and left over. */

@@ -1,7 +1,7 @@
 import type { CakesicleLine, MouldDoc } from '../../exchange/documents';
 import type { Ledger } from '../../figure';
 import { COAT, PATCH } from '../../process/coat.table';
-import { calc, given, start, total } from '../figures';
+import { calc, given, root, start, total } from '../figures';
 import { potsOf, type Pot } from '../links/coat';
 import type { Supplied } from '../links/count';
 import type { CountedLot } from '../links/lots';
@@ -19,15 +19,7 @@ export function addCavity(
     ['width', 'Cavity, wide', widthMm],
     ['depth', 'Cavity, deep', depthMm],
   ] as const) {
-    ledger.input({
-      id: `cavity.${side}`,
-      label,
-      unit: 'mm',
-      value,
-      spread: 0.5,
-      basis: 'geometry',
-      sentence: `Measured on "${name}" in Kitchen.`,
-    });
+    root(ledger, `cavity.${side}`, label, 'mm', value, 0.5, 'geometry', `Measured on "${name}" in Kitchen.`);
   }
   const r = EDGE_MM;
   const [L, W, D] = ['{cavity.length}', '{cavity.width}', '{cavity.depth}'];
@@ -231,7 +223,9 @@ export function addShell(ledger: Ledger, line: CakesicleLine, mould: MouldDoc): 
     'pour.round',
     pour ? 'Poured out again each round' : 'Poured out again',
     'g',
-    pour ? '{cavities.all} × ({cavity.volume} × {coat.density} − {shell.first})' : '0 × {cavities.all}',
+    pour
+      ? '{cavities.all} × ({cavity.volume} × {coat.density} − {shell.first}), at least 0'
+      : '0 × {cavities.all}',
     pour ? (all = 0, ml = 0, density = 0, first_ = 0) => all * Math.max(ml * density - first_, 0) : () => 0,
     pour
       ? 'The cavities are filled to the brim and emptied: all but the first coat comes back to the pot, and must be melted all the same.'

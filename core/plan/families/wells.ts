@@ -1,5 +1,4 @@
-import { factsOf, cautionsFor } from '../../caution/cautions';
-import { keepingOf } from '../../caution/keeping';
+import { factsOf } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
 import { Ledger, type Sampling } from '../../figure';
 import type { CupcakeLine, MiniWellsLine } from '../../exchange/documents';
@@ -7,7 +6,7 @@ import { BOWL_LOSS, BICARBONATE_WAIT_MIN } from '../../process/batter.table';
 import { cupcakeCut, wellVolumeMl, cakeAboveRimMm, heightForVolumeMm, type CupcakeCut } from '../../piece';
 import type { Fault } from '../../quantity';
 import { lastLoadWaitsMin, minutesBeforeOven, planDay } from '../../schedule/day';
-import { localOf, minutesOf } from '../../schedule/localTime';
+import { localOf } from '../../schedule/localTime';
 import type { BatterPlan, ChainPlan, TimedStep } from '../chain';
 import { calc, start } from '../figures';
 import { finishOf, type FinishWords } from '../finish';
@@ -18,12 +17,12 @@ import { checkLots, nutFaults } from '../links/lots';
 import { addHands, ovenSettingC } from '../links/oven';
 import { statedIn, type RunContext } from '../lookup';
 import { remainderOf } from '../remainder';
-import { lateFault } from '../warnings';
 import { addBake, addCakes } from './wellsBake';
 import { tinsAtOnce, wellsContext, type WellsContext } from './wellsContext';
 import { addCount, addWellsWanted, type LoadMinutes, type LoadPlan } from './wellsCount';
 import { addFill } from './wellsFill';
-import { bandsOf, type Band } from './bands';
+import type { Band } from './bands';
+import { toldPlan } from './linePlan';
 import type { Planning } from './planning';
 import { finishAll, finishEach, wellNotes } from './wellsFinish';
 
@@ -115,48 +114,49 @@ export function* planWells(
   const finish = finishOf(ledger.value('finish.share'));
   const cut = tin.shape === undefined || tin.shape === 'frustum' ? cutOf(ledger, context) : null;
   if (cut) addHeights(ledger, cut);
-  const day = dayOf(ledger, context, loads);
-  const facts = factsOf({
-    family: line.family,
-    lines: read.lines,
-    allergens: done.allergens,
-    words: [line.filling?.what ?? '', line.baseLayer?.what ?? '', ...toppingWords(line)],
-    frosting: line.frosting?.kind ?? null,
-    coat: 'coat' in line && Boolean(line.coat),
-    oven: true,
-  });
-  return {
-    family: line.family,
-    line,
-    formula,
-    figures: ledger.figures(),
-    figure: (id: string) => ledger.figure(id),
-    causes: (id: string) => ledger.causes(id),
-    sums: () => ledger.sums(),
-    batter,
-    batches: [
-      { ...batter, id: 'batter', makes: 'batter', formula, mixedId: 'batter.mixed', lineIds: [line.id] },
-    ],
-    needs: [
-      ...needOf(ledger, line.filling?.formulaId, 'filling', 'filling.needed'),
-      ...needOf(ledger, line.frosting?.formulaId, 'frosting', 'frosting.needed'),
-    ],
-    limits,
-    loads,
-    lots: done.lots,
-    remainder: remainderOf(ledger, context, limits),
-    finish,
-    cut,
-    strata: bandsOf(ledger, [['mixed', 'Batter in the bowl', 'ingredient', batter.ownId], ...BANDS]),
-    day,
-    startBy: day[0]?.startAt ?? null,
-    warnings: [...warningsFor(ledger, context, loads, finish, day), ...nutFaults(line.lots ?? [], done.lots)],
-    cautions: cautionsFor(facts),
-    keeping: keepingOf(facts.keeps, ledger.value('room.temperature')),
-    allergens: done.allergens,
-    tests: doneTests(read.lines, method),
-    notes: [...wellNotes(ledger, context), ...done.notes],
-  } as CupcakePlan | MiniWellsPlan;
+  const { lots } = done;
+  return toldPlan(
+    ledger,
+    run,
+    {
+      needs: () => [
+        ...needOf(ledger, line.filling?.formulaId, 'filling', 'filling.needed'),
+        ...needOf(ledger, line.frosting?.formulaId, 'frosting', 'frosting.needed'),
+      ],
+      remainder: () => remainderOf(ledger, context, limits),
+      bands: [['mixed', 'Batter in the bowl', 'ingredient', batter.ownId], ...BANDS],
+      day: () => dayOf(ledger, context, loads),
+      warnings: () => [...warningsFor(ledger, context, loads, finish), ...nutFaults(line.lots ?? [], lots)],
+      facts: () =>
+        factsOf({
+          family: line.family,
+          lines: read.lines,
+          allergens: done.allergens(),
+          words: [line.filling?.what ?? '', line.baseLayer?.what ?? '', ...toppingWords(line)],
+          frosting: line.frosting?.kind ?? null,
+          coat: line.family === 'mini' && Boolean(line.coat),
+          oven: true,
+          core: line.filling?.how === 'core',
+        }),
+      allergens: done.allergens,
+      tests: () => doneTests(read.lines, method),
+      notes: () => [...wellNotes(ledger, context), ...done.notes()],
+    },
+    {
+      family: line.family,
+      line,
+      formula,
+      batter,
+      batches: [
+        { ...batter, id: 'batter', makes: 'batter', formula, mixedId: 'batter.mixed', lineIds: [line.id] },
+      ],
+      limits,
+      loads,
+      lots,
+      finish,
+      cut,
+    },
+  ) as unknown as CupcakePlan | MiniWellsPlan;
 }
 
 const toppingWords = (line: CupcakeLine | MiniWellsLine): string[] =>
@@ -230,7 +230,6 @@ function warningsFor(
   { read, method, run }: WellsContext,
   loads: LoadPlan,
   finish: FinishWords,
-  day: readonly TimedStep[],
 ): Fault[] {
   const out: Fault[] = [];
   if (finish.warning) out.push({ fault: `These come out ${finish.name}.`, mend: finish.warning });
@@ -251,8 +250,6 @@ function warningsFor(
       mend: 'Mix it in two bowls, the second while the first bakes, or bake in more tins at once.',
     });
   }
-  const first = day[0];
-  if (first) out.push(...lateFault(run, minutesOf(first.startAt)));
   if (ledger.value('portion.mass') < run.kitchen.scaleStepG * 5) {
     out.push({
       fault: 'A well takes less than five steps of the scale.',

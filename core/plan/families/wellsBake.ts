@@ -6,7 +6,7 @@ import { bakeSurrogateS } from '../../process/bakeSurrogate';
 import { SURROGATE } from '../../process/bakeSurrogate.table';
 import { COOLING } from '../../process/oven.table';
 import { TYPICAL_TIMES } from '../../process/typicalTimes.table';
-import { calc } from '../figures';
+import { calc, listed } from '../figures';
 import { addCooling, addFirstLook, addOven, addTurnaround, ovenInputs, ovenOf } from '../links/oven';
 import { tinsAtOnce, type WellsContext } from './wellsContext';
 
@@ -114,15 +114,16 @@ export function addBake(ledger: Ledger, context: WellsContext): void {
     ...(shape === 'bowl' ? [] : ['well.base']),
     ...(shape === 'bar' ? ['well.length'] : []),
   ];
-  ledger.derive({
-    id: 'bake.time',
-    label: 'Baking time',
-    unit: 's',
+  listed(
+    ledger,
+    'bake.time',
+    'Baking time',
+    's',
     from,
-    asList: bakeTimeOf(context),
-    sentence: `Until the coldest place is done: heat conducted into a piece of this shape, and the steam it gives off. The model comes within ${percent(WORST_PIECE)} of typical times of single pieces; the quick form of it used here within ${percent(SURROGATE.rms)} of the model, ${percent(SURROGATE.worst)} at worst.`,
-    sum: `warming {portion.mass} ({well.top} × {well.depth})${line.baseLayer ? ' on {layer.mass}' : ''} from {batter.temperature} to {cake.done} at {oven.setting} + {oven.offset}, then × {tin.factor} × {bake.factor}`,
-  });
+    bakeTimeOf(context),
+    `Until the coldest place is done: heat conducted into a piece of this shape, and the steam it gives off. The model comes within ${percent(WORST_PIECE)} of typical times of single pieces; the quick form of it used here within ${percent(SURROGATE.rms)} of the model, ${percent(SURROGATE.worst)} at worst.`,
+    `warming {portion.mass} ({well.top} × {well.depth})${line.baseLayer ? ' on {layer.mass}' : ''} from {batter.temperature} to {cake.done} at {oven.setting} + {oven.offset}, then × {tin.factor} × {bake.factor}`,
+  );
   addFirstLook(ledger, '');
   calc(
     ledger,

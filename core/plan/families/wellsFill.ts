@@ -2,7 +2,7 @@ import type { Ledger } from '../../figure';
 import { AS_IT_IS } from '../../figure';
 import { barVolumeMl, bowlVolumeMl, wellVolumeMl } from '../../piece';
 import { BAKE_LOSS, FINISHES, TIN_RULER_MM } from '../../process/batter.table';
-import { calc, given, start, toScale } from '../figures';
+import { calc, given, root, start, toScale } from '../figures';
 import { barLengthMm, type WellsContext } from './wellsContext';
 
 /** The well, how the batter rises in it, and what goes into one. */
@@ -73,15 +73,16 @@ export function addFill(ledger: Ledger, context: WellsContext): void {
 function addWell(ledger: Ledger, { tin }: WellsContext): void {
   const shape = tin.shape ?? 'frustum';
   const side = (id: string, label: string, value: number) =>
-    ledger.input({
+    root(
+      ledger,
       id,
       label,
-      unit: 'mm',
+      'mm',
       value,
-      spread: TIN_RULER_MM,
-      basis: 'geometry',
-      sentence: `Measured on the tin "${tin.name}" in Kitchen; a ruler across rounded corners is a little off.`,
-    });
+      TIN_RULER_MM,
+      'geometry',
+      `Measured on the tin "${tin.name}" in Kitchen; a ruler across rounded corners is a little off.`,
+    );
   if (shape === 'bar') side('well.length', 'Length of the well', barLengthMm(tin));
   side('well.top', shape === 'bar' ? 'Width of the well' : 'Top of the well', tin.topMm);
   if (shape !== 'bowl') side('well.base', 'Base of the well', tin.baseMm);
@@ -155,7 +156,7 @@ function addLayer(
     'well.free',
     'Room above the base layer',
     'ml',
-    '{well.volume} − {layer.mass} ÷ {layer.density}',
+    '{well.volume} − {layer.mass} ÷ {layer.density}, at least 0.05 × {well.volume}',
     // Never less than a twentieth of the well: a layer that fills it is told by the finish, not by a failure.
     (well = 0, mass = 0, density = 1) => Math.max(well - mass / density, well * 0.05),
     'What lies below takes room from the batter.',

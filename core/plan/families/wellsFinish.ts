@@ -128,17 +128,13 @@ export function finishAll(
   ledger: Ledger,
   { line, run }: WellsContext,
   { pieceIds, bags }: FinishedEach,
-): { lots: LotPlan[]; allergens: readonly Allergen[]; notes: readonly string[] } {
+): { lots: LotPlan[]; allergens: () => readonly Allergen[]; notes: () => readonly string[] } {
   const lots = addLots(ledger, line.lots ?? []);
   const { filling, frosting } = line;
-  const notes: string[] = [];
   if (filling) addFillingTotal(ledger, filling);
-  if (frosting) {
-    addFrostingTotal(ledger, lots, bags);
-    notes.push(FROST_NOTE);
-  }
+  if (frosting) addFrostingTotal(ledger, lots, bags);
   const coat = line.family === 'mini' ? (line.coat ?? null) : null;
-  if (coat) notes.push(...coatNotes(ledger, run, addPots(ledger, lots, coat).pots, coat));
+  const pots = coat ? addPots(ledger, lots, coat).pots : [];
   if (ledger.has('fondant.each')) addFondantTotal(ledger);
   total(
     ledger,
@@ -148,20 +144,24 @@ export function finishAll(
     pieceIds,
     'Cake and all that goes in and on it.',
   );
-  const allergens = partAllergens(run, {
-    formulaIds: [line.formulaId],
-    filling,
-    frosting,
-    words: line.baseLayer ? [line.baseLayer.what] : [],
-  });
+  const cake = () =>
+    partAllergens(run, {
+      formulaIds: [line.formulaId],
+      filling,
+      frosting,
+      words: line.baseLayer ? [line.baseLayer.what] : [],
+    });
   const planned = addToppings(ledger, lots, {
     pieceId: 'piece.mass',
     areaId: 'piece.area',
-    allergens,
+    allergens: cake,
     coat: coat?.kind ?? null,
   });
-  const all = new Set([...allergens, ...planned.flatMap((lot) => lot.allergens)]);
-  return { lots: planned, allergens: [...all], notes };
+  return {
+    lots: planned,
+    allergens: () => [...new Set([...cake(), ...planned.flatMap((lot) => lot.allergens)])],
+    notes: () => [...(frosting ? [FROST_NOTE] : []), ...(coat ? coatNotes(ledger, run, pots, coat) : [])],
+  };
 }
 
 const FROST_NOTE =

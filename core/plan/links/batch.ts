@@ -4,7 +4,7 @@ import type { ReadFormula } from '../../formula';
 import { PIECE_SPREAD_SHARE } from '../../quantity/ingredients.table';
 import type { ReadLine } from '../../quantity';
 import type { BatchIngredient, BatterPlan, EggChoice } from '../chain';
-import { calc, given, total } from '../figures';
+import { calc, given, root, total } from '../figures';
 
 export interface BatchSpec {
   /** Put before every id, so that several batches fit one ledger: empty for the first. */
@@ -30,16 +30,16 @@ export interface AddedBatch extends BatterPlan {
 export function addBatch(ledger: Ledger, spec: BatchSpec): AddedBatch {
   const { p, formula, read, eggs, neededId, othersG, mixedId, mixedLabel } = spec;
   const parts = formula.parts ?? [];
-  ledger.input({
-    id: `${p}formula.mass`,
-    label: `One batch of ${formula.name} as written`,
-    unit: 'g',
-    value: read.massG + parts.reduce((sum, part) => sum + part.massG, 0),
-    spread: read.spreadG,
-    basis: read.lines.some((l) => l.status === 'read' && l.basis === 'typical') ? 'typical' : 'stated',
-    sentence:
-      'All lines of the formula that could be read, added up. Cups and spoons widen it; weighed lines hardly.',
-  });
+  root(
+    ledger,
+    `${p}formula.mass`,
+    `One batch of ${formula.name} as written`,
+    'g',
+    read.massG + parts.reduce((sum, part) => sum + part.massG, 0),
+    read.spreadG,
+    read.lines.some((l) => l.status === 'read' && l.basis === 'typical') ? 'typical' : 'stated',
+    'All lines of the formula that could be read, added up. Cups and spoons widen it; weighed lines hardly.',
+  );
   if (othersG > 0) {
     given(
       ledger,
@@ -177,17 +177,41 @@ function addScale(ledger: Ledger, p: string, mode: EggMode, lines: readonly Read
       words.follow,
     );
   } else exactly(words[mode]);
-  ledger.input({
-    id: `${p}egg.mass`,
-    label: 'One egg without its shell',
-    unit: 'g',
-    value: eggLine.whole.pieceG,
-    spread: eggLine.whole.pieceG * PIECE_SPREAD_SHARE.egg,
-    basis: 'typical',
-    sentence: 'Usual for the size written. Weigh a few of yours without the shell to know better.',
-    replace: { min: 5, max: 150 },
-  });
+  root(
+    ledger,
+    `${p}egg.mass`,
+    'One egg without its shell',
+    'g',
+    eggLine.whole.pieceG,
+    eggLine.whole.pieceG * PIECE_SPREAD_SHARE.egg,
+    'typical',
+    'Usual for the size written. Weigh a few of yours without the shell to know better.',
+    { min: 5, max: 150 },
+  );
   return { mode, inFormula: count, exact, used };
+}
+
+interface Names {
+  readonly key: string;
+  readonly figureId: string;
+  readonly written: string;
+  readonly counted: string;
+  readonly scaled: string;
+}
+const names = new Map<string, Names[]>();
+
+/** Ids of an ingredient's figures. Made once: the same strings are looked up sooner than equal ones. */
+function namesOf(p: string, index: number): Names {
+  let list = names.get(p);
+  if (!list) names.set(p, (list = []));
+  const figureId = `${p}ingredient.${index + 1}`;
+  return (list[index] ??= {
+    key: `${p}${index + 1}`,
+    figureId,
+    written: `${figureId}.written`,
+    counted: `${figureId}.count`,
+    scaled: `{${figureId}.written} × {${p}scale.used}`,
+  });
 }
 
 function addIngredient(
@@ -197,14 +221,13 @@ function addIngredient(
   index: number,
   mode: EggMode,
 ): BatchIngredient {
-  const figureId = `${p}ingredient.${index + 1}`;
-  const written = `${figureId}.written`;
-  const base = { key: `${p}${index + 1}`, name: l.called, written: l.raw.trim(), line: l, figureId };
+  const { key, figureId, written, counted, scaled } = namesOf(p, index);
+  const base = { key, name: l.called, written: l.raw.trim(), line: l, figureId };
   if (l.whole && ledger.has(`${p}egg.mass`) && mode !== 'weigh') {
     // Whites and yolks weigh their own part of the egg that the run is planned with.
     const ownPart = Number((l.whole.pieceG / mainPiece(ledger, p)).toFixed(4));
     const { count } = l.whole;
-    const wholeFigureId = `${figureId}.count`;
+    const wholeFigureId = counted;
     calc(
       ledger,
       wholeFigureId,
@@ -226,21 +249,22 @@ function addIngredient(
     );
     return { ...base, wholeFigureId };
   }
-  ledger.input({
-    id: written,
-    label: `${l.name}, as written`,
-    unit: 'g',
-    value: l.massG,
-    spread: (l.highG - l.lowG) / 2,
-    basis: l.basis,
-    sentence: l.reading ? `"${l.raw.trim()}" read as ${l.reading}.` : `"${l.raw.trim()}".`,
-  });
+  root(
+    ledger,
+    written,
+    `${l.name}, as written`,
+    'g',
+    l.massG,
+    (l.highG - l.lowG) / 2,
+    l.basis,
+    l.reading ? `"${l.raw.trim()}" read as ${l.reading}.` : `"${l.raw.trim()}".`,
+  );
   calc(
     ledger,
     figureId,
     l.name,
     'g',
-    `{${written}} × {${p}scale.used}`,
+    scaled,
     (grams = 0, factor = 0) => grams * factor,
     'The formula as written, scaled for this run. Weigh it out and it is this, however a cup would have been filled.',
     // What is put on the scale is these grams, however the formula's cup was filled.

@@ -2,7 +2,7 @@ import type { CrumbPart } from '../../exchange/documents';
 import type { Ledger } from '../../figure';
 import { planBind } from '../../process/bind';
 import { ADD_IN, BIND_SCHOOLS, FIRST_ADDITION } from '../../process/bind.table';
-import { calc, gramsText, total } from '../figures';
+import { calc, gramsText, listed, total } from '../figures';
 import { supplied, type Supplied } from './count';
 import { isBaked, kindOf, type DoughLine } from './dough';
 
@@ -79,37 +79,37 @@ export function addCrumbNeeded(ledger: Ledger, line: DoughLine, neededId: string
   const baked = crumb.flatMap((part, i) => (isBaked(part) ? [`crumb.${i + 1}`] : []));
   if (baked.length === 0) return null;
   const fixed = binderSum(line, standing);
-  ledger.derive({
-    id: 'binder.fixed',
-    label: 'Binder for what is on the table',
-    unit: 'g',
-    from: fixed.from,
-    asList: fixed.f,
-    sentence:
-      'What it drinks, less what its frosting and liquor give; below zero where it brings more than it takes.',
-    sum: fixed.sum,
-  });
+  listed(
+    ledger,
+    'binder.fixed',
+    'Binder for what is on the table',
+    'g',
+    fixed.from,
+    fixed.f,
+    'What it drinks, less what its frosting and liquor give; below zero where it brings more than it takes.',
+    fixed.sum,
+  );
   const there = [...standing, ...frosting, ...dry, ...wet];
   const first = baked[0] as string;
   const n = baked.length;
   const taken = there.length > 0 ? ` − ${there.map((id) => `{${id}}`).join(' − ')}` : '';
   const count = there.length;
-  ledger.derive({
-    id: 'crumb.needed',
-    label: 'Crumb to bake',
-    unit: 'g',
-    from: [neededId, ...there, 'binder.fixed', 'binder.share', `${first}.thirst`],
-    asList: (v) => {
+  listed(
+    ledger,
+    'crumb.needed',
+    'Crumb to bake',
+    'g',
+    [neededId, ...there, 'binder.fixed', 'binder.share', `${first}.thirst`],
+    (v) => {
       let open = v[0] as number;
       for (let i = 1; i <= count + 1; i += 1) open -= v[i] as number;
       return Math.max(open, 0) / (1 + (v[count + 2] as number) * (v[count + 3] as number)) / n;
     },
-    sentence:
-      n === 1
-        ? 'The dough wanted, less all that is there, leaving room for the binder that the new crumb takes.'
-        : 'The dough wanted, less all that is there, leaving room for binder; the bakes share it alike.',
-    sum: `({${neededId}}${taken} − {binder.fixed}) ÷ (1 + {binder.share} × {${first}.thirst})${n === 1 ? '' : ` ÷ ${n}`}`,
-  });
+    n === 1
+      ? 'The dough wanted, less all that is there, leaving room for the binder that the new crumb takes.'
+      : 'The dough wanted, less all that is there, leaving room for binder; the bakes share it alike.',
+    `({${neededId}}${taken} − {binder.fixed}) ÷ (1 + {binder.share} × {${first}.thirst})${n === 1 ? '' : ` ÷ ${n}`}, at least 0`,
+  );
   return 'crumb.needed';
 }
 
@@ -121,16 +121,16 @@ export function addDough(ledger: Ledger, line: DoughLine): Supplied[] {
   if (frosting.length > 0)
     total(ledger, 'frosting.own', 'Frosting that came with it', 'g', frosting, 'It binds as well.');
   const need = binderSum(line, crumbIds);
-  ledger.derive({
-    id: 'binder.need',
-    label: 'Binder needed',
-    unit: 'g',
-    from: need.from,
-    asList: (v) => Math.max(need.f(v), 0),
-    sentence:
-      'An estimate, and a third off either way: add the first part, then stop by the squeeze, not by the figure.',
-    sum: need.sum,
-  });
+  listed(
+    ledger,
+    'binder.need',
+    'Binder needed',
+    'g',
+    need.from,
+    (v) => Math.max(need.f(v), 0),
+    'An estimate, and a third off either way: add the first part, then stop by the squeeze, not by the figure.',
+    `${need.sum}, at least 0`,
+  );
   calc(
     ledger,
     'binder.first',
@@ -193,8 +193,8 @@ export function addDough(ledger: Ledger, line: DoughLine): Supplied[] {
     'binder.each',
     'Binder in a portion',
     'g',
-    '{binder.need} × {portion.mass} ÷ {dough.ready}',
-    (need_ = 0, portion = 0, ready = 1) => Math.max((need_ * portion) / ready, 1e-6),
+    '{binder.need} × {portion.mass} ÷ {dough.ready}, at least 0.001',
+    (need_ = 0, portion = 0, ready = 1) => Math.max((need_ * portion) / ready, 0.001),
     'What a piece takes of the binder, losses and all.',
   );
   return [

@@ -241,7 +241,7 @@ export function addPool(ledger: Ledger, vessel: VesselDoc, solid: CoatedSolid): 
     'pool.stranded',
     'Pool left in the vessel',
     'g',
-    `{coat.density} × (π ÷ 4 × {vessel.diameter}² × {pool.depth} ÷ 1000 − {${solid.volumeId}})`,
+    `{coat.density} × (π ÷ 4 × {vessel.diameter}² × {pool.depth} ÷ 1000 − {${solid.volumeId}}), at least 0`,
     (density = 0, d = 0, depth = 0, piece = 0) =>
       density * Math.max(((Math.PI / 4) * d * d * depth) / 1000 - piece, 0),
     'What must stay deep enough for the last piece and cannot be used. While that piece is under, it takes up its own room.',

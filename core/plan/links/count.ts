@@ -39,7 +39,7 @@ export function supplied(
     `The ${name.toLowerCase()} allows`,
     'pieces',
     over
-      ? `({${supply}.onHand} − {${over}}) ÷ {${each.figureId}}, whole ones`
+      ? `({${supply}.onHand} − {${over}}) ÷ {${each.figureId}}, at least 0, whole ones`
       : `{${supply}.onHand} ÷ {${each.figureId}}, whole ones`,
     over
       ? (there = 0, lost = 0, one = 1) => Math.max(there - lost, 0) / one

@@ -85,7 +85,7 @@ export function addFillingEach(
         'cake.cored',
         'Cake with its lid',
         'g',
-        `{${cakeId}} − {core.kept}`,
+        `{${cakeId}} − {core.kept}, at least 0`,
         (cake = 0, kept = 0) => Math.max(cake - kept, 0),
         'The cake once the core is out and its lid back on.',
       );

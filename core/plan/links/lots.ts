@@ -77,7 +77,8 @@ export interface Finished {
   readonly pieceId: string;
   /** cm² that a topping may cover. */
   readonly areaId: string;
-  readonly allergens: readonly Allergen[];
+  /** Of the piece before its toppings. */
+  readonly allergens: () => readonly Allergen[];
   readonly coat: ChocolateKind | null;
 }
 
@@ -100,19 +101,38 @@ export function addToppings(
       [pieceId, ...eachIds],
       'All that a person bites into; a stick is not counted.',
     );
-    const kind = lot?.coat ?? coat;
-    const found = new Set<Allergen>([
-      ...allergens,
+    return {
+      id: lot?.id ?? 'rest',
+      name,
+      count,
+      countId,
+      finishedId,
+      get allergens() {
+        return lotAllergens(lot, allergens(), coat);
+      },
+    };
+  });
+}
+
+function lotAllergens(
+  lot: Lot | null,
+  piece: readonly Allergen[],
+  coat: ChocolateKind | null,
+): readonly Allergen[] {
+  const kind = lot?.coat ?? coat;
+  const toppings = lot?.toppings ?? [];
+  return [
+    ...new Set<Allergen>([
+      ...piece,
       ...(kind ? CHOCOLATE_ALLERGENS[kind] : []),
-      ...(lot?.toppings ?? []).flatMap(({ what }) =>
+      ...toppings.flatMap(({ what }) =>
         ingredientsNamedIn(what).flatMap(({ ingredient }) => ingredient.allergens ?? []),
       ),
-      ...(lot?.toppings ?? []).flatMap((topping): Allergen[] =>
+      ...toppings.flatMap((topping): Allergen[] =>
         topping.by === 'cover' && topping.cover === 'chopped nuts' ? ['nuts'] : [],
       ),
-    ]);
-    return { id: lot?.id ?? 'rest', name, count, countId, finishedId, allergens: [...found] };
-  });
+    ]),
+  ];
 }
 
 function addTopping(ledger: Ledger, id: string, topping: Topping, areaId: string, countId: string): string {

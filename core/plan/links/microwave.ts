@@ -3,7 +3,7 @@ import type { Ledger } from '../../figure';
 import { ROOM, type MethodDef } from '../../process/batter.table';
 import { MICROWAVE } from '../../process/microwave.table';
 import { ratingFromTestW } from '../../process/microwave';
-import { calc, given, start } from '../figures';
+import { calc, given, root, start } from '../figures';
 
 const { couplingG, bestShare, heatCapacity, latent, timeSpread, firstLookShare, evaporated } = MICROWAVE;
 
@@ -22,17 +22,18 @@ export function addMicrowave(
   shiftK: number,
 ): void {
   const tested = microwave.absorbedW !== null;
-  ledger.input({
-    id: `${p}micro.rated`,
-    label: `"${microwave.name}", output`,
-    unit: 'W',
-    value: microwave.absorbedW === null ? microwave.ratedW : ratingFromTestW(microwave.absorbedW),
-    spread: 0,
-    basis: tested ? 'measured here' : 'stated',
-    sentence: tested
+  root(
+    ledger,
+    `${p}micro.rated`,
+    `"${microwave.name}", output`,
+    'W',
+    microwave.absorbedW === null ? microwave.ratedW : ratingFromTestW(microwave.absorbedW),
+    0,
+    tested ? 'measured here' : 'stated',
+    tested
       ? 'From the water test: what 500 g of water took up, over the share that such a load takes.'
       : 'As its plate says. A water test tells better: 500 g of water, 60 s at full power, and how much warmer it got.',
-  });
+  );
   given(
     ledger,
     `${p}micro.setting`,

@@ -16,7 +16,7 @@ import {
   TIN_FACTOR,
   TURNAROUND,
 } from '../../process/oven.table';
-import { calc, given, start } from '../figures';
+import { calc, given, root, start } from '../figures';
 
 export interface OvenSpec {
   /** Put before every id: empty for the first bake of a line. */
@@ -80,27 +80,30 @@ export function addOven(ledger: Ledger, spec: OvenSpec): void {
       : 'As the formula or this run says, for a still oven.',
   );
   const measured = oven.offsetC !== null;
-  ledger.input({
-    id: `${p}oven.offset`,
-    label: 'Oven above its setting',
-    unit: 'K',
-    ...(measured ? OVEN_OFFSET.measured : OVEN_OFFSET.unmeasured),
-    value: oven.offsetC ?? 0,
-    sentence: measured
+  root(
+    ledger,
+    `${p}oven.offset`,
+    'Oven above its setting',
+    'K',
+    oven.offsetC ?? 0,
+    (measured ? OVEN_OFFSET.measured : OVEN_OFFSET.unmeasured).spread,
+    (measured ? OVEN_OFFSET.measured : OVEN_OFFSET.unmeasured).basis,
+    measured
       ? 'What the oven thermometer read above the dial, as kept in Kitchen.'
       : 'Nobody has measured this oven yet. Stand a thermometer in it and write the difference in Kitchen.',
-  });
-  ledger.input({
-    id: `${p}oven.fan`,
-    label: 'Heat through the air',
-    unit: 'times',
-    value: oven.fan ? FAN_FACTOR.value : 1,
-    spread: oven.fan ? FAN_FACTOR.spread : 0,
-    basis: oven.fan ? FAN_FACTOR.basis : 'physics',
-    sentence: oven.fan
+  );
+  root(
+    ledger,
+    `${p}oven.fan`,
+    'Heat through the air',
+    'times',
+    oven.fan ? FAN_FACTOR.value : 1,
+    oven.fan ? FAN_FACTOR.spread : 0,
+    oven.fan ? FAN_FACTOR.basis : 'physics',
+    oven.fan
       ? 'A fan brings heat to the tin so many times faster than still air.'
       : 'Still air is the reference.',
-  });
+  );
   start(
     ledger,
     `${p}batter.temperature`,
@@ -133,15 +136,16 @@ export function addOven(ledger: Ledger, spec: OvenSpec): void {
     { min: 60, max: 105 },
   );
   const slower = LINER_FACTOR[liner ?? 'paper'];
-  ledger.input({
-    id: `${p}tin.factor`,
-    label: racks ? 'Tin and second rack' : 'Tin',
-    unit: 'times',
-    value: TIN_FACTOR[material] * (racks ? SECOND_RACK_FACTOR : 1) * slower,
-    spread: 0.02,
-    basis: 'typical',
-    sentence: `${material === 'light metal' ? 'Light metal is the reference.' : material === 'silicone' ? 'Silicone passes heat on slowly.' : 'Dark metal takes heat up faster.'}${racks ? ' A second rack slows both; swap them half-way.' : ''}${slower === 1 ? '' : slower < 1 ? ' Without paper the tin’s heat gets through sooner.' : ' Two liners hold heat off.'}`,
-  });
+  root(
+    ledger,
+    `${p}tin.factor`,
+    racks ? 'Tin and second rack' : 'Tin',
+    'times',
+    TIN_FACTOR[material] * (racks ? SECOND_RACK_FACTOR : 1) * slower,
+    0.02,
+    'typical',
+    `${material === 'light metal' ? 'Light metal is the reference.' : material === 'silicone' ? 'Silicone passes heat on slowly.' : 'Dark metal takes heat up faster.'}${racks ? ' A second rack slows both; swap them half-way.' : ''}${slower === 1 ? '' : slower < 1 ? ' Without paper the tin’s heat gets through sooner.' : ' Two liners hold heat off.'}`,
+  );
   start(
     ledger,
     `${p}bake.factor`,
@@ -209,7 +213,7 @@ export function addCooling(
     `${p}cool.time`,
     until,
     's',
-    `{${p}cool.constant} × ln((${fromC} − {room.temperature}) ÷ (${toC} − {room.temperature}))`,
+    `{${p}cool.constant} × ln((${fromC} − {room.temperature}) ÷ (the larger of ${toC} − {room.temperature} and 1.5))`,
     // Nobody waits for the last degree: within 1.5 °C of a warm room the cake is as cool as it gets there.
     (seconds = 0, room = 0) => coolTimeS(seconds, fromC, Math.max(toC, room + 1.5), room),
     `From about ${fromC} °C out of the oven to ${toC} °C.`,

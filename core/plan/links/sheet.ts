@@ -5,7 +5,7 @@ import { sheetSurrogateS } from '../../process/bakeSurrogate';
 import { SHEET_SURROGATE } from '../../process/bakeSurrogate.table';
 import { METHODS, SHEET_FULL, SHEET_LOSS, TIN_RULER_MM } from '../../process/batter.table';
 import { COOLING_SHEET } from '../../process/oven.table';
-import { calc, given, start } from '../figures';
+import { calc, given, listed, root, start } from '../figures';
 import { addCooling, addFirstLook, addOven, addTurnaround, ovenInputs, ovenOf } from './oven';
 
 export interface SheetSpec {
@@ -25,15 +25,16 @@ export function addSheet(ledger: Ledger, { p, sheet, formula }: SheetSpec): void
     ['width', 'Sheet, wide', sheet.widthMm],
     ['depth', 'Sheet, deep', sheet.depthMm],
   ] as const) {
-    ledger.input({
-      id: `${p}sheet.${side}`,
+    root(
+      ledger,
+      `${p}sheet.${side}`,
       label,
-      unit: 'mm',
+      'mm',
       value,
-      spread: TIN_RULER_MM,
-      basis: 'geometry',
-      sentence: `Measured inside "${sheet.name}", as kept in Kitchen.`,
-    });
+      TIN_RULER_MM,
+      'geometry',
+      `Measured inside "${sheet.name}", as kept in Kitchen.`,
+    );
   }
   start(
     ledger,
@@ -120,20 +121,21 @@ export function addSheetBake(ledger: Ledger, spec: SheetSpec, toC: number, until
     'cake.density',
     'bake.lossShare',
   ];
-  ledger.derive({
-    id: `${p}bake.time`,
-    label: 'Baking time of a sheet',
-    unit: 's',
-    from: [...own.map((id) => p + id), ...ovenInputs(p)],
-    asList: (v) => {
+  listed(
+    ledger,
+    `${p}bake.time`,
+    'Baking time of a sheet',
+    's',
+    [...own.map((id) => p + id), ...ovenInputs(p)],
+    (v) => {
       const [massG = 1, length = 1, width = 1, batterDensity = 1, cakeDensity = 1, lossShare = 0] = v;
       const { factor, ...heat } = ovenOf(v, own.length);
       const pan = roundAs(length / 1000, width / 1000, 0.05);
       return sheetSurrogateS({ pan, massG, batterDensity, cakeDensity, lossShare, ...heat }) * factor;
     },
-    sentence: `Until the middle is done. A sheet is reckoned as the round tin of its area, so corners brown sooner than it says; within 20 % of typical times, and the quick form of the model within ${Math.round(SHEET_SURROGATE.worst * 100)} % of it at worst.`,
-    sum: `warming {${p}sheet.mass} ({${p}sheet.length} × {${p}sheet.width}) from {${p}batter.temperature} to {${p}cake.done} at {${p}oven.setting} + {${p}oven.offset}, then × {${p}tin.factor} × {${p}bake.factor}`,
-  });
+    `Until the middle is done. A sheet is reckoned as the round tin of its area, so corners brown sooner than it says; within 20 % of typical times, and the quick form of the model within ${Math.round(SHEET_SURROGATE.worst * 100)} % of it at worst.`,
+    `warming {${p}sheet.mass} ({${p}sheet.length} × {${p}sheet.width}) from {${p}batter.temperature} to {${p}cake.done} at {${p}oven.setting} + {${p}oven.offset}, then × {${p}tin.factor} × {${p}bake.factor}`,
+  );
   addFirstLook(ledger, p);
   const atOnce = given(
     ledger,
