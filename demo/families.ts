@@ -160,7 +160,7 @@ export const POPS: readonly PopLine[] = [
     stick: false,
     size: { by: 'diameter', mm: 32 },
     crumb: [
-      { from: 'leftovers', massG: 380, frostingShare: 0.25, scraped: true, crumb: 'average' },
+      { from: 'leftovers', massG: 380, frostingShare: 0.15, scraped: true, crumb: 'average' },
       { from: 'biscuit', massG: 60 },
       { from: 'trimmings', massG: 90, crumb: 'dry' },
     ],
@@ -168,7 +168,7 @@ export const POPS: readonly PopLine[] = [
       { what: 'rolled oats', massG: 20, wet: false },
       { what: 'apple juice', massG: 15, wet: true },
     ],
-    binder: { kind: 'soft-cheese frosting', school: 'lean', formulaId: null, onHandG: 200 },
+    binder: { kind: 'soft-cheese frosting', school: 'classic', formulaId: null, onHandG: 200 },
     coat: null,
     lots: [
       lot({

@@ -133,12 +133,13 @@ function main(): void {
     const [first] = read.faults;
     fail(first?.field ?? path, first?.fault ?? 'It does not fit the schema.', first?.mend ?? '');
   }
-  const { lines, components } = planWhole(read.value);
+  const { lines, components, fault } = planWhole(read.value);
   const planned: LinePlan[] = [];
   lines.forEach((line, i) => {
     if (line.planned) planned.push(line);
     else fail(fieldOf(i, line), line.fault.fault, line.fault.mend);
   });
+  if (fault) fail('formulas', fault.fault, fault.mend);
   if (why !== null) return printWhy(planned, why);
   const out = {
     run: read.value.run.id,

@@ -1,5 +1,5 @@
 import type { Basis, Figure, RangeCause, Unit, Why } from './figure';
-import { NO_SHIFT, addShifts, carryShifts, spanOf, sumOf, type Shifts, type Sum } from './shifts';
+import { NO_SHIFT, addShifts, carryShifts, listOf, spanOf, sumOf, type Shifts, type Sum } from './shifts';
 
 export interface InputSpec {
   readonly id: string;
@@ -89,8 +89,8 @@ const BASES: readonly Basis[] = ['typical', 'geometry', 'physics', 'stated', 'co
 const MEASURED = 1 << BASES.indexOf('measured here');
 const NONE: readonly string[] = [];
 /** Inputs of the sum in hand. No sum adds another, so one pair of lists serves all. */
-const VALUES: number[] = [];
-const MOVES: Shifts[] = [];
+const VALUES: number[][] = [];
+const MOVES: Shifts[][] = [];
 
 /**
  * Builds the figures of a plan one after another and carries each root's spread through every sum.
@@ -154,10 +154,8 @@ export class Ledger {
   derive(spec: DeriveSpec): number {
     const { from } = spec;
     const n = from.length;
-    const values = VALUES;
-    const moves = MOVES;
-    values.length = n;
-    moves.length = n;
+    const values = listOf(VALUES, n);
+    const moves = listOf(MOVES, n);
     let bases = 0;
     for (let i = 0; i < n; i += 1) {
       const cell = this.cell(from[i] as string);

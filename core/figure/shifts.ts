@@ -17,9 +17,14 @@ interface Summed {
   readonly asList?: ((values: readonly number[]) => number) | undefined;
 }
 
-const LOW: number[] = [];
-const HIGH: number[] = [];
-const FINGERS: number[] = [];
+const LOW: number[][] = [];
+const HIGH: number[][] = [];
+const FINGERS: number[][] = [];
+
+/** A list of that length to reckon in, kept for the next sum of as many inputs. */
+export function listOf<T>(kept: T[][], n: number): T[] {
+  return (kept[n] ??= new Array<T>(n));
+}
 
 /** The sum computed again with each root at either end, as differences from its value. */
 export function carryShifts(
@@ -42,12 +47,9 @@ export function carryShifts(
   const down = new Array<number>(roots.length);
   const up = new Array<number>(roots.length);
   // Reckoned thousands of times while somebody types: the same three lists serve every sum.
-  const low = LOW;
-  const high = HIGH;
-  const at = FINGERS;
-  low.length = n;
-  high.length = n;
-  at.length = n;
+  const low = listOf(LOW, n);
+  const high = listOf(HIGH, n);
+  const at = listOf(FINGERS, n);
   // Each input lists its roots upwards, so one finger in each list keeps step with the merged one.
   for (let i = 0; i < n; i += 1) {
     low[i] = values[i] as number;

@@ -1,4 +1,5 @@
 import type { CupcakeLine, FormulaDoc, Line, RunFile } from '../exchange/documents';
+import { referencesOf } from '../exchange/references';
 import { OutOfBounds, type Sampling } from '../figure';
 import { showText } from '../quantity';
 import type { ChainPlan } from './chain';
@@ -29,6 +30,8 @@ export interface RunPlan {
   readonly lines: readonly PlannedLine[];
   /** Fillings, frostings, binders and parts of formulas; null where a line cannot be planned, or nothing is needed. */
   readonly components: ComponentsPlan | null;
+  /** What keeps the components from being planned: a part of a formula that is gone or empty. */
+  readonly fault: PlanFault | null;
 }
 
 /** Plans every line of a run. `sampling` draws the roots anew, for checking ranges. */
@@ -57,10 +60,14 @@ export function planRun(file: File, sampling: Sampling | null = null): PlannedLi
 export function planWhole(file: File, sampling: Sampling | null = null): RunPlan {
   const lines = planRun(file, sampling);
   const planned = lines.flatMap((line): ChainPlan[] => (line.planned ? [line] : []));
-  return {
-    lines,
-    components: planned.length < lines.length ? null : planComponents(runContext(file), planned),
-  };
+  if (planned.length < lines.length) return { lines, components: null, fault: null };
+  try {
+    return { lines, components: planComponents(runContext(file), planned), fault: null };
+  } catch (error) {
+    if (error instanceof Unplannable) return { lines, components: null, fault: error.fault };
+    if (error instanceof OutOfBounds) return { lines, components: null, fault: faultOf(error.at) };
+    throw error;
+  }
 }
 
 interface Begun {
@@ -75,11 +82,20 @@ function begin(
   sampling: Sampling | null,
 ): Begun | ({ planned: false } & Unplanned) {
   return attempt(line, () => {
+    // All that a line rests on is looked up first: what is told later cannot fail for want of it.
+    for (const { kind, id } of referencesOf(line)) {
+      if (kind === 'formula') checkFormulaTree(context, id);
+      else context.thing(kind, id);
+    }
     const work = planningOf(context, line, sampling);
     const first = work.next();
     if (first.done) throw new Error('invariant: a line says what batter it needs');
     return { line, work, needs: first.value };
   });
+}
+
+function checkFormulaTree(context: RunContext, id: string): void {
+  for (const part of context.formula(id).doc.parts ?? []) checkFormulaTree(context, part.formulaId);
 }
 
 function planningOf(context: RunContext, line: Line, sampling: Sampling | null): Planning<LinePlan> {

@@ -3,7 +3,14 @@ import { doneTests } from '../../caution/doneTests';
 import { Ledger, type Sampling } from '../../figure';
 import type { CupcakeLine, MiniWellsLine } from '../../exchange/documents';
 import { BOWL_LOSS, BICARBONATE_WAIT_MIN } from '../../process/batter.table';
-import { cupcakeCut, wellVolumeMl, cakeAboveRimMm, heightForVolumeMm, type CupcakeCut } from '../../piece';
+import {
+  cupcakeCut,
+  wellVolumeMl,
+  cakeAboveRimMm,
+  heightForVolumeMm,
+  type CupcakeCut,
+  type Well,
+} from '../../piece';
 import type { Fault } from '../../quantity';
 import { lastLoadWaitsMin, minutesBeforeOven, planDay } from '../../schedule/day';
 import { localOf } from '../../schedule/localTime';
@@ -113,7 +120,7 @@ export function* planWells(
   const done = finishAll(ledger, context, finishing);
   const finish = finishOf(ledger.value('finish.share'));
   const cut = tin.shape === undefined || tin.shape === 'frustum' ? cutOf(ledger, context) : null;
-  if (cut) addHeights(ledger, cut);
+  if (cut) addHeights(ledger);
   const { lots } = done;
   return toldPlan(
     ledger,
@@ -165,19 +172,28 @@ const toppingWords = (line: CupcakeLine | MiniWellsLine): string[] =>
 function cutOf(ledger: Ledger, { tin }: WellsContext): CupcakeCut {
   const volume = ledger.value('well.volume');
   // A water test says how much the well really holds: the drawn well is made that much deeper or shallower.
-  const measured = volume / wellVolumeMl(tin.topMm, tin.baseMm, tin.depthMm);
-  const well = { topMm: tin.topMm, baseMm: tin.baseMm, depthMm: tin.depthMm * measured };
+  const well = wellOf(volume, tin.topMm, tin.baseMm, tin.depthMm);
   return cupcakeCut(well, ledger.value('fill.share') * volume, ledger.value('finish.share') * volume);
 }
 
-function addHeights(ledger: Ledger, cut: CupcakeCut): void {
+const IN_THE_WELL = '{well.volume} in the well ({well.top} × {well.base} × {well.depth})';
+
+/** The well as a water test has it: as deep as it holds. */
+function wellOf(volume: number, topMm: number, baseMm: number, depthMm: number): Well {
+  return { topMm, baseMm, depthMm: (depthMm * volume) / wellVolumeMl(topMm, baseMm, depthMm) };
+}
+
+function addHeights(ledger: Ledger): void {
   calc(
     ledger,
     'fill.belowRim',
     'Batter below the rim',
     'mm',
-    'height of {fill.share} of {well.volume} in the well, from the rim down',
-    (share = 0, volume = 0) => cut.well.depthMm - heightForVolumeMm(cut.well, share * volume),
+    `height of {fill.share} of ${IN_THE_WELL}, from the rim down`,
+    (share = 0, volume = 0, top = 1, base = 1, depth = 1) => {
+      const well = wellOf(volume, top, base, depth);
+      return well.depthMm - heightForVolumeMm(well, share * volume);
+    },
     'How far down from the rim the batter stands in a well of this shape.',
   );
   calc(
@@ -185,8 +201,9 @@ function addHeights(ledger: Ledger, cut: CupcakeCut): void {
     'finish.aboveRim',
     'Cake against the rim',
     'mm',
-    'height of {finish.share} of {well.volume} as a dome on the well',
-    (share = 0, volume = 0) => cakeAboveRimMm(cut.well, share * volume),
+    `height of {finish.share} of ${IN_THE_WELL}, as a dome`,
+    (share = 0, volume = 0, top = 1, base = 1, depth = 1) =>
+      cakeAboveRimMm(wellOf(volume, top, base, depth), share * volume),
     'The top of the dome against the rim: a cake larger than its well stands on it as a dome of that volume.',
   );
 }

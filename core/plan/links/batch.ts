@@ -67,13 +67,13 @@ export function addBatch(ledger: Ledger, spec: BatchSpec): AddedBatch {
     { decide: AS_IT_IS },
   );
   const readLines = read.lines.map((l, index) => ({ l, index })).filter(({ l }) => l.status === 'read');
-  const choice = addScale(
+  const { choice, pieceG } = addScale(
     ledger,
     p,
     eggs,
     readLines.map(({ l }) => l),
   );
-  const ingredients = readLines.map(({ l, index }) => addIngredient(ledger, p, l, index, eggs));
+  const ingredients = readLines.map(({ l, index }) => addIngredient(ledger, p, l, index, eggs, pieceG));
   const partIds = parts.map((part, i) => {
     const id = `${p}part.${i + 1}`;
     given(
@@ -121,13 +121,19 @@ export function addBatch(ledger: Ledger, spec: BatchSpec): AddedBatch {
   return { ingredients, eggs: choice, toTaste: read.lines.filter((l) => l.status === 'no amount'), ownId };
 }
 
-function addScale(ledger: Ledger, p: string, mode: EggMode, lines: readonly ReadLine[]): EggChoice | null {
+interface Scaled {
+  readonly choice: EggChoice | null;
+  /** What `egg.mass` starts from, g; 0 where nothing is whole. */
+  readonly pieceG: number;
+}
+
+function addScale(ledger: Ledger, p: string, mode: EggMode, lines: readonly ReadLine[]): Scaled {
   const eggLine = lines.find((l) => l.whole && l.ingredient?.key === 'egg') ?? lines.find((l) => l.whole);
   const exactly = (sentence: string) =>
     calc(ledger, `${p}scale.used`, 'Scale', 'times', `{${p}scale.exact}`, (exact = 0) => exact, sentence);
   if (!eggLine?.whole) {
     exactly('The formula has nothing that must stay whole, so it is scaled exactly.');
-    return null;
+    return { choice: null, pieceG: 0 };
   }
   const { count } = eggLine.whole;
   given(
@@ -188,7 +194,7 @@ function addScale(ledger: Ledger, p: string, mode: EggMode, lines: readonly Read
     'Usual for the size written. Weigh a few of yours without the shell to know better.',
     { min: 5, max: 150 },
   );
-  return { mode, inFormula: count, exact, used };
+  return { choice: { mode, inFormula: count, exact, used }, pieceG: eggLine.whole.pieceG };
 }
 
 interface Names {
@@ -220,12 +226,13 @@ function addIngredient(
   l: ReadLine,
   index: number,
   mode: EggMode,
+  pieceG: number,
 ): BatchIngredient {
   const { key, figureId, written, counted, scaled } = namesOf(p, index);
   const base = { key, name: l.called, written: l.raw.trim(), line: l, figureId };
   if (l.whole && ledger.has(`${p}egg.mass`) && mode !== 'weigh') {
     // Whites and yolks weigh their own part of the egg that the run is planned with.
-    const ownPart = Number((l.whole.pieceG / mainPiece(ledger, p)).toFixed(4));
+    const ownPart = Number((l.whole.pieceG / pieceG).toFixed(4));
     const { count } = l.whole;
     const wholeFigureId = counted;
     calc(
@@ -271,10 +278,4 @@ function addIngredient(
     { decide: AS_IT_IS },
   );
   return { ...base, wholeFigureId: null };
-}
-
-/** Mass of the piece that `egg.mass` started from: what it was before anybody weighed theirs. */
-function mainPiece(ledger: Ledger, p: string): number {
-  const egg = ledger.figure(`${p}egg.mass`);
-  return egg.expected?.value ?? egg.value;
 }
