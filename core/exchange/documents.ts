@@ -81,6 +81,16 @@ export const closedSchema = z.looseObject({
 });
 export type Closed = z.infer<typeof closedSchema>;
 
+/** Something that went wrong and the way out that was taken: kept for the log. */
+export const eventSchema = z.looseObject({
+  at: z.number(),
+  lineId: id,
+  /** What it was: `stuck`, `coat thick`. */
+  kind: z.string().max(60),
+  words: z.string().max(1000),
+});
+export type RunEvent = z.infer<typeof eventSchema>;
+
 export const runSchema = z.looseObject({
   kind: z.literal('run'),
   version: z.literal(1),
@@ -91,6 +101,7 @@ export const runSchema = z.looseObject({
   lines: z.array(lineSchema).min(1, 'A run needs at least one line.').max(60),
   clocks: z.array(clockSchema).max(1000).default([]),
   closed: closedSchema.nullable().default(null),
+  events: z.array(eventSchema).max(1000).optional(),
 });
 export type RunDoc = z.infer<typeof runSchema>;
 

@@ -11,6 +11,7 @@ import {
   type CupcakeCut,
   type Well,
 } from '../../piece';
+import { checkStated } from '../../formula/checks';
 import type { Fault } from '../../quantity';
 import { lastLoadWaitsMin, minutesBeforeOven, planDay } from '../../schedule/day';
 import { localOf } from '../../schedule/localTime';
@@ -244,7 +245,7 @@ function minutesForLoads(
 
 function warningsFor(
   ledger: Ledger,
-  { read, method, run }: WellsContext,
+  { read, method, run, formula }: WellsContext,
   loads: LoadPlan,
   finish: FinishWords,
 ): Fault[] {
@@ -256,6 +257,16 @@ function warningsFor(
       mend: 'Open the formula and mend what is marked.',
     });
   }
+  out.push(
+    ...checkStated({
+      statedPieces: formula.statedPieces ?? null,
+      statedMin: formula.statedMin ?? null,
+      batterG: ledger.value('formula.mass') * (1 - ledger.value('bowl.lossShare')),
+      portionG: ledger.value('portion.mass'),
+      lowMin: ledger.figure('bake.time').low / 60,
+      highMin: ledger.figure('bake.time').high / 60,
+    }),
+  );
   const wait = lastLoadWaitsMin(loads.sizes, ledger.value('bake.time'), ledger.value('turnaround'));
   const hasPowder = read.lines.some((l) => l.ingredient?.role === 'powder');
   const hasBicarbonate = read.lines.some((l) => l.ingredient?.role === 'bicarbonate');

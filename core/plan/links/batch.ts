@@ -115,7 +115,8 @@ export function addBatch(ledger: Ledger, spec: BatchSpec): AddedBatch {
       'g',
       `{${mixedId}} × {${neededId}} ÷ (${wantedIds.map((id) => `{${id}}`).join(' + ')})`,
       (mixed = 0, needed = 0, others = 0) => (mixed * needed) / (needed + others),
-      'The bowl is shared out by what each line needs.',
+      'The bowl is shared out by what each line needs. Weigh the part and the plan takes it.',
+      { pin: { min: 1, max: 1_000_000 } },
     );
   }
   return { ingredients, eggs: choice, toTaste: read.lines.filter((l) => l.status === 'no amount'), ownId };

@@ -1,0 +1,115 @@
+import { FAMILY_FILES } from '../../demo/families';
+import { runSchema, type RunFile } from '../exchange/documents';
+import { planRun, type LinePlan } from '../plan';
+import { inStyle } from '../quantity';
+import { rescue, type Trouble } from './rescue';
+
+const EVENING = FAMILY_FILES.evening as RunFile;
+const NOW = Date.UTC(2026, 10, 28, 12);
+
+const go = (lineId: string, trouble: Trouble) => rescue(EVENING, lineId, trouble, NOW);
+function planned(file: RunFile, lineId: string): LinePlan {
+  const line = planRun(file).find((one) => one.line.id === lineId);
+  if (!line?.planned) throw new Error(line?.fault.fault ?? 'no line');
+  return line;
+}
+const after = (lineId: string, trouble: Trouble, of = lineId) =>
+  planned({ ...EVENING, run: go(lineId, trouble).run }, of);
+const v = (plan: LinePlan, id: string) => plan.figure(id).value;
+
+describe('rescues', () => {
+  it('turns cupcakes that stuck into pops, by hand: 300 g × 1.18 × 0.985 ÷ 25 = 13', () => {
+    const { run, words, sums } = go('cupcakes-plain', {
+      kind: 'stuck',
+      pieces: 6,
+      crumbG: 300,
+      vesselId: 'vessel-jug',
+    });
+    expect(run.lines.map(({ id, count }) => [id, count])).toContainEqual(['cupcakes-plain', 12]);
+    expect(run.lines.map(({ id, count }) => [id, count])).toContainEqual(['cupcakes-plain-pops', 13]);
+    expect(sums.find(({ what }) => /bind/.test(what))?.massG).toBeCloseTo(54, 6);
+    expect(inStyle(words[0] ?? '')).toMatch(
+      /^300 g of crumb makes 13 pops of 25 g: 32 g of buttercream first/,
+    );
+  });
+
+  it('goes on from a bowl that came out short', () => {
+    const plan = after('cupcakes-frosted', { kind: 'batter short', bowlG: 900 });
+    expect(v(plan, 'batter.mixed')).toBe(900);
+    expect(v(plan, 'count.made')).toBeLessThan(24);
+  });
+
+  it('takes up overdone binder with crumb, less of it where it is biscuit, so that what is in is what it takes', () => {
+    const crumb = after('pops-fresh', { kind: 'binder overdone', addedG: 260, mend: 'crumb' });
+    expect(v(crumb, 'binder.added')).toBe(260);
+    expect(v(crumb, 'binder.need')).toBeCloseTo(260, 6);
+    const massOf = (mend: 'crumb' | 'biscuit') =>
+      go('pops-fresh', { kind: 'binder overdone', addedG: 260, mend }).sums[0]?.massG ?? 0;
+    expect(massOf('biscuit')).toBeLessThan(massOf('crumb'));
+    expect(go('pops-fresh', { kind: 'binder overdone', addedG: 50, mend: 'crumb' }).words[0]).toMatch(
+      /Chill/,
+    );
+  });
+
+  it('thins a thick coat by 2 % and no further than 6 %', () => {
+    const { run, sums } = go('pops-fresh', { kind: 'coat thick' });
+    const before = planned(EVENING, 'pops-fresh');
+    expect(sums[0]?.massG).toBeCloseTo(v(before, 'pot.1.melt') * 0.02, 6);
+    const twice = rescue({ ...EVENING, run }, 'pops-fresh', { kind: 'coat thick' }, NOW);
+    const thrice = rescue({ ...EVENING, run: twice.run }, 'pops-fresh', { kind: 'coat thick' }, NOW);
+    expect(thrice.words[0]).toMatch(/as much fat as it should/);
+  });
+
+  it('lets the count follow a coat or a frosting that runs short', () => {
+    expect(v(after('pops-fresh', { kind: 'coat short', leftG: 850 }), 'count.made')).toBeLessThan(40);
+    expect(v(after('cupcakes-frosted', { kind: 'frosting short', leftG: 500 }), 'count.made')).toBeLessThan(
+      24,
+    );
+    expect(go('pops-fresh', { kind: 'coat short', leftG: 100 }).sums[0]?.massG).toBeGreaterThan(300);
+  });
+
+  it('chills a runny frosting in a warm kitchen, sugars it by 5 % in a cool one', () => {
+    const trouble = { kind: 'frosting runny', bowlG: 600 } as const;
+    expect(go('cupcakes-frosted', { ...trouble, roomC: 27 }).sums).toEqual([]);
+    expect(go('cupcakes-frosted', { ...trouble, roomC: 20 }).sums[0]?.massG).toBe(30);
+    expect(go('cupcakes-frosted', { ...trouble, kind: 'frosting stiff', roomC: 20 }).sums[0]?.massG).toBe(6);
+  });
+
+  it('fills less after an overflow and more after a sunk load', () => {
+    const before = v(planned(EVENING, 'cupcakes-plain'), 'portion.mass');
+    expect(v(after('cupcakes-plain', { kind: 'overflowed' }), 'portion.mass')).toBeLessThan(before);
+    expect(v(after('cupcakes-plain', { kind: 'sunk' }), 'portion.mass')).toBeGreaterThan(before);
+  });
+
+  it('patches cracked shells with the grams of a second coat each', () => {
+    const each = v(planned(EVENING, 'sicles-plum'), 'shell.second');
+    expect(go('sicles-plum', { kind: 'shell cracked', pieces: 4 }).sums[0]?.massG).toBeCloseTo(4 * each, 9);
+    expect(v(after('sicles-plum', { kind: 'shell cracked', pieces: 4 }), 'patch.share')).toBeCloseTo(0.2, 9);
+  });
+
+  const all: [string, Trouble][] = [
+    ['cupcakes-plain', { kind: 'stuck', pieces: 3, crumbG: 120, vesselId: 'vessel-jug' }],
+    ['cupcakes-plain', { kind: 'broken', pieces: 18, crumbG: 700, vesselId: 'vessel-glass' }],
+    ['cupcakes-plain', { kind: 'batter over', bowlG: 2000 }],
+    ['pops-fresh', { kind: 'binder short', addedG: 60 }],
+    ['pops-fresh', { kind: 'coat seized' }],
+    ['pops-microwave', { kind: 'coat cracked' }],
+    ['sicles-plum', { kind: 'coat dull' }],
+    ['cupcakes-frosted', { kind: 'frosting curdled', bowlG: 500, roomC: 21 }],
+    ['cupcakes-plain', { kind: 'domed', trimmedG: 90 }],
+    ['cupcakes-plain', { kind: 'raw inside', load: 1 }],
+    ['sicles-plum', { kind: 'lost in the mould', pieces: 2 }],
+    ['mugs-apple', { kind: 'coat thick' }],
+  ];
+  it.each(all)(
+    'of %s, $kind: leaves a run that fits its schema, can be planned, and says what happened',
+    (id, trouble) => {
+      const { run, words, sums } = go(id, trouble);
+      expect(runSchema.safeParse(run).success).toBe(true);
+      expect(planRun({ ...EVENING, run }).every((line) => line.planned)).toBe(true);
+      expect(run.events?.at(-1)).toMatchObject({ at: NOW, lineId: id, kind: trouble.kind });
+      expect(words.join(' ').length).toBeGreaterThan(20);
+      for (const { massG } of sums) expect(massG).toBeGreaterThanOrEqual(0);
+    },
+  );
+});
