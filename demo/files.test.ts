@@ -3,6 +3,9 @@ import { formulaSchema, kitchenSchema, runSchema } from '../core/exchange/docume
 import { readRunFile } from '../core/exchange/read';
 import { readFormula } from '../core/formula';
 import { planRun } from '../core/plan';
+import { demoFiles } from '../tools/demo-files';
+import { FAMILY_FILES } from './families';
+import { FAMILY_FORMULAS } from './familyFormulas';
 import { DEMO_FORMULAS, DEMO_KITCHEN, EMPTY_KITCHEN, demoRuns, nextSaturdayAtFour } from '.';
 
 describe('the demo', () => {
@@ -37,6 +40,27 @@ describe('the demo', () => {
       });
       expect(line?.planned).toBe(true);
     }
+  });
+
+  it('has formulas of the other families in which every line is read and nothing is out of proportion', () => {
+    for (const formula of FAMILY_FORMULAS) {
+      const read = readFormula(formula);
+      expect([formula.id, read.lines.filter((line) => line.status !== 'read').map(({ raw }) => raw)]).toEqual(
+        [formula.id, []],
+      );
+      expect([formula.id, read.checks]).toEqual([formula.id, []]);
+    }
+  });
+
+  it('ships a run file of every family, in step with the code', () => {
+    for (const [path, text] of Object.entries(demoFiles())) {
+      expect(readFileSync(path, 'utf8')).toBe(text);
+      const file = readRunFile(JSON.parse(text));
+      expect(file.ok ? [] : file.faults).toEqual([]);
+    }
+    const families = FAMILY_FILES.evening?.run.lines.map(({ family }) => family);
+    expect(new Set(families)).toEqual(new Set(['cupcake', 'pop', 'cakesicle', 'mug', 'mini']));
+    expect(families).toHaveLength(12);
   });
 
   it('ships a run file that the headless command reads', () => {

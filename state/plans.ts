@@ -1,4 +1,5 @@
-import { isCupcakePlan, planRun, type CupcakePlan, type PlannedLine } from '../core/plan';
+import type { Attempted, CupcakePlan } from '../core/plan';
+import { planCupcakes } from '../core/plan/cupcakes';
 import type { FormulaDoc, KitchenDoc, RunDoc } from '../core/exchange/documents';
 import { formulasNamed } from '../core/exchange/references';
 import { useNow } from './clock';
@@ -6,11 +7,13 @@ import { formulasIn, kitchenIn, runIn, type Docs } from './documents';
 import { localNow } from './time';
 import { useDocuments } from './store';
 
+type Planned = Attempted<CupcakePlan>;
+
 interface Kept {
   readonly kitchen: KitchenDoc;
   readonly formulas: readonly FormulaDoc[];
   readonly asOf: string | undefined;
-  readonly plan: readonly PlannedLine[];
+  readonly plan: readonly Planned[];
 }
 
 const kept = new WeakMap<RunDoc, Kept>();
@@ -29,7 +32,7 @@ function used(ids: ReadonlySet<string>, all: readonly FormulaDoc[]): FormulaDoc[
 }
 
 /** Plans a run, or hands back the plan made before from the same documents at the same minute. */
-export function planOf(run: RunDoc, docs: Docs, now: number): readonly PlannedLine[] {
+export function planOf(run: RunDoc, docs: Docs, now: number): readonly Planned[] {
   const kitchen = kitchenIn(docs);
   const formulas = used(formulasNamed(run.lines), formulasIn(docs));
   const local = localNow(now);
@@ -42,7 +45,7 @@ export function planOf(run: RunDoc, docs: Docs, now: number): readonly PlannedLi
     last.formulas.length === formulas.length &&
     last.formulas.every((doc, i) => doc === formulas[i]);
   if (same) return last.plan;
-  const plan = planRun({ run, formulas, kitchen, asOf });
+  const plan = planCupcakes({ run, formulas, kitchen, asOf });
   kept.set(run, { kitchen, formulas, asOf, plan });
   return plan;
 }
@@ -52,7 +55,7 @@ export type RunView =
   | {
       readonly state: 'unplanned';
       readonly run: RunDoc;
-      readonly line: Extract<PlannedLine, { planned: false }>;
+      readonly line: Extract<Planned, { planned: false }>;
     }
   | { readonly state: 'planned'; readonly run: RunDoc; readonly plan: CupcakePlan };
 
@@ -64,20 +67,5 @@ export function useRun(id: string): RunView {
   if (!run) return { state: 'missing' };
   const [line] = planOf(run, docs, now);
   if (!line) return { state: 'missing' };
-  if (!line.planned) return { state: 'unplanned', run, line };
-  if (isCupcakePlan(line)) return { state: 'planned', run, plan: line };
-  return {
-    state: 'unplanned',
-    run,
-    line: {
-      planned: false,
-      line: line.line,
-      formula: line.formula,
-      fault: {
-        field: 'line',
-        fault: 'The first line of this run is no cupcake, and these screens show cupcakes only.',
-        mend: 'Read its sums with the headless command; the file keeps all that it holds.',
-      },
-    },
-  };
+  return line.planned ? { state: 'planned', run, plan: line } : { state: 'unplanned', run, line };
 }

@@ -1,1 +1,11 @@
+import type * as BakeCurveModule from '../core/process/bakeCurve';
+
 jest.setTimeout(30000);
+
+// There are no workers in these tests: the model answers at once, as it would from one.
+jest.mock('../workers/ovenModel', () => ({
+  askOven: (...asked: Parameters<typeof BakeCurveModule.bakeCurve>) =>
+    Promise.resolve(
+      jest.requireActual<typeof BakeCurveModule>('../core/process/bakeCurve').bakeCurve(...asked),
+    ),
+}));

@@ -47,6 +47,33 @@ describe('the headless command', () => {
   });
 
   it.each([
+    ['pops', 3, 'Malt buttercream'],
+    ['cakesicles', 2, 'Malt buttercream'],
+    ['mugs', 1, null],
+    ['minis', 5, 'Quince butter'],
+    ['evening', 12, 'Barley syrup'],
+  ])(
+    'prints all of the %s: %d lines, their notes, cautions, keeping, and what they share',
+    (name, lines, shared) => {
+      const { status, out } = sums(`demo/${name}.run.json`);
+      const printed = JSON.parse(out) as {
+        lines: { notes: string[]; cautions: unknown[]; keeping: string; day: unknown[]; lots: unknown[] }[];
+        components: { formula: string }[];
+      };
+      expect(status).toBe(0);
+      expect(printed.lines).toHaveLength(lines);
+      for (const line of printed.lines) {
+        expect(line.keeping).toMatch(/^Keeps: .+Check local rules\.$/);
+        expect(line.cautions.length * line.day.length * line.lots.length).toBeGreaterThan(0);
+        expect(line.notes.join()).not.toMatch(/[{}]|undefined|NaN/);
+      }
+      const names = printed.components.map(({ formula }) => formula);
+      if (shared) expect(names).toContain(shared);
+      else expect(names).toEqual([]);
+    },
+  );
+
+  it.each([
     ['no file', () => ['/nowhere/run.json'], /^\/nowhere\/run\.json: The file cannot be read\. .+\n$/],
     ['no argument', () => [], /^arguments: .+\n$/],
     ['an unknown option', () => [EXAMPLE, '--loud'], /^--loud: .+\n$/],
@@ -74,6 +101,11 @@ describe('the headless command', () => {
       'an empty formula',
       () => [withRun((f) => ((f.formulas as Line[])[0]!.text = ''))],
       /^run\.lines\[0\]\.formulaId: .+\n$/,
+    ],
+    [
+      'more cake than batter',
+      () => [withRun((f) => (firstLine(f).stated = { 'cake.mass': 80 }))],
+      /^run\.lines\[0\]\.stated\["cake\.mass"\]: .+cannot be more than 55 g.+\n$/,
     ],
     ['a list', () => [withRun((f) => (f.run = []))], /^run: .+\n$/],
   ])('refuses %s with one line and exit code 2', (_, args, line) => {

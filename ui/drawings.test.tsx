@@ -1,6 +1,7 @@
 import { cleanup, render, screen } from '@testing-library/react';
 import { PaperProvider } from 'react-native-paper';
-import { isCupcakePlan, planRun, type CupcakePlan } from '../core/plan';
+import type { CupcakePlan } from '../core/plan';
+import { planCupcakes } from '../core/plan/cupcakes';
 import { cupcakeCut } from '../core/piece';
 import { newCupcakeLine, type CupcakeLine } from '../core/exchange/documents';
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../demo';
@@ -21,12 +22,12 @@ function plan(over: Partial<CupcakeLine> = {}): CupcakePlan {
     ovenId: 'oven-main',
     ...over,
   });
-  const [planned] = planRun({
+  const [planned] = planCupcakes({
     run: { ...run, lines: [line] },
     formulas: [...DEMO_FORMULAS],
     kitchen: DEMO_KITCHEN,
   });
-  if (!planned?.planned || !isCupcakePlan(planned)) throw new Error('the demo can be planned');
+  if (!planned?.planned) throw new Error('the demo can be planned');
   return planned;
 }
 

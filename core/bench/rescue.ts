@@ -197,7 +197,7 @@ function intoPops(file: File, line: Line, trouble: Extract<Trouble, { kind: 'stu
   if (!planned?.planned) throw new Error('invariant: more pops of the same dough can be planned');
   const kept = Math.max(line.count - pieces, 1);
   return {
-    line: { ...line, count: kept, ...('lots' in line ? { lots: [] } : {}) } as Line,
+    line: { ...line, count: kept, ...('lots' in line ? { lots: [] } : {}) },
     added: [{ ...pops, count }],
     words: [
       `${grams(crumbG)} of crumb makes ${count} pops of ${grams(POP_G)}: ${grams(v(planned, 'binder.first'))} of buttercream first, about ${grams(v(planned, 'binder.need'))} in all.`,

@@ -13,10 +13,13 @@ export type {
 } from './chain';
 export type { ComponentsPlan } from './components';
 export type { CupcakePlan, MiniWellsPlan, WellsPlan } from './families/wells';
+export type { OvenQuestion } from './families/wellsBake';
 export type { LoadPlan } from './families/wellsCount';
 export type { FinishKind, FinishWords } from './finish';
 export { readOnce } from './lookup';
 export type { PlanFault } from './lookup';
-export { isCupcakePlan, plainFormulaId, planRun, planWhole } from './plan';
-export type { LinePlan, PlannedLine, RunPlan, Unplanned } from './plan';
+export { planRun, planWhole } from './plan';
+export type { LinePlan, PlannedLine, RunPlan } from './plan';
+export { plainFormulaId } from './runPlanner';
+export type { Attempted, Unplanned } from './runPlanner';
 export type { Offer, Remainder } from './remainder';

@@ -7,7 +7,8 @@ import {
   type RunDoc,
 } from '../exchange/documents';
 import { hasRange } from '../figure';
-import { isCupcakePlan, planRun, type CupcakePlan } from '.';
+import type { CupcakePlan } from '.';
+import { planCupcakes } from './cupcakes';
 import { whyText } from './whyText';
 
 const kitchen = (over: Partial<KitchenDoc> = {}): KitchenDoc => ({
@@ -79,9 +80,13 @@ function planOne(
   k: Partial<KitchenDoc> = {},
   asOf?: string,
 ): CupcakePlan {
-  const [planned] = planRun({ run: run(cupcakes(line)), formulas: [formula(f)], kitchen: kitchen(k), asOf });
+  const [planned] = planCupcakes({
+    run: run(cupcakes(line)),
+    formulas: [formula(f)],
+    kitchen: kitchen(k),
+    asOf,
+  });
   if (!planned?.planned) throw new Error(planned?.fault.fault);
-  if (!isCupcakePlan(planned)) throw new Error('these are cupcakes');
   return planned;
 }
 
@@ -235,9 +240,17 @@ describe('limits', () => {
 
 describe('what cannot be planned says so', () => {
   it('names a missing tin and an unreadable formula', () => {
-    const gone = planRun({ run: run(cupcakes({ tinId: 'x' })), formulas: [formula()], kitchen: kitchen() });
+    const gone = planCupcakes({
+      run: run(cupcakes({ tinId: 'x' })),
+      formulas: [formula()],
+      kitchen: kitchen(),
+    });
     expect(gone[0]).toMatchObject({ planned: false, fault: { field: 'tin' } });
-    const empty = planRun({ run: run(cupcakes()), formulas: [formula({ text: '' })], kitchen: kitchen() });
+    const empty = planCupcakes({
+      run: run(cupcakes()),
+      formulas: [formula({ text: '' })],
+      kitchen: kitchen(),
+    });
     expect(empty[0]).toMatchObject({ planned: false, fault: { field: 'formula' } });
   });
 });

@@ -1,6 +1,7 @@
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../../demo';
 import { newCupcakeLine, type CupcakeLine, type KitchenDoc, type RunDoc } from '../exchange/documents';
-import { isCupcakePlan, planRun, type CupcakePlan } from '.';
+import type { CupcakePlan } from '.';
+import { planCupcakes } from './cupcakes';
 import { finishOf } from './finish';
 import { weighOut } from './weighOut';
 
@@ -15,12 +16,12 @@ function plan(over: Partial<CupcakeLine> = {}, kitchen: Partial<KitchenDoc> = {}
     ovenId: 'oven-main',
     ...over,
   });
-  const [planned] = planRun({
+  const [planned] = planCupcakes({
     run: { ...RUN, lines: [line] },
     formulas: [...DEMO_FORMULAS],
     kitchen: { ...DEMO_KITCHEN, ...kitchen },
   });
-  if (!planned?.planned || !isCupcakePlan(planned)) throw new Error('the demo can be planned');
+  if (!planned?.planned) throw new Error('the demo can be planned');
   return planned;
 }
 

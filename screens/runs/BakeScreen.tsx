@@ -15,6 +15,7 @@ import { Body, Small, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
 import { FigureView } from '../../ui/figure';
 import { CloseSheet } from './CloseSheet';
+import { CoreCurve } from './CoreCurve';
 import { LoadClock } from './LoadClock';
 import { RunFrame } from './RunFrame';
 
@@ -121,6 +122,7 @@ function Loads({ run, plan }: { readonly run: RunDoc; readonly plan: CupcakePlan
           <Small>Tap each tin level once it is filled. The clock starts when the door shuts.</Small>
         </Card>
       ) : null}
+      {sizes.length > 0 && !run.closed ? <CoreCurve plan={plan} /> : null}
       {sizes.length === 0 ? <Body>No batter for a single piece. Look at the sums.</Body> : null}
       {plan.cautions
         .filter((caution) => caution.place === 'bake' || caution.place === 'cool')

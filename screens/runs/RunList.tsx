@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import type { RunDoc } from '../../core/exchange/documents';
 import { useNow } from '../../state/clock';
-import { plainFormulaId } from '../../core/plan';
+import { plainFormulaId } from '../../core/plan/cupcakes';
 import { formulaIn, runsIn } from '../../state/documents';
 import { useDocuments } from '../../state/store';
 import { whenText } from '../../state/time';

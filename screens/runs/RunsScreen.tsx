@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/exchange/documents';
-import { isCupcakePlan } from '../../core/plan';
 import { cupcakeCut } from '../../core/piece';
 import { useNow } from '../../state/clock';
 import { runsIn } from '../../state/documents';
@@ -52,7 +51,7 @@ function NextDay({ run }: { readonly run: RunDoc }) {
   const docs = useDocuments((state) => state.docs);
   const now = useNow(60_000);
   const [line] = planOf(run, docs, now);
-  if (!line?.planned || !isCupcakePlan(line)) return null;
+  if (!line?.planned) return null;
   return (
     <>
       <LineCut plan={line} width={350} height={220} />
@@ -78,7 +77,7 @@ function NextCard({ run }: { readonly run: RunDoc }) {
   const words = useRunWords();
   const { carnelian } = useTokens();
   const [line] = planOf(run, docs, now);
-  const cupcakes = line?.planned && isCupcakePlan(line) ? line : null;
+  const cupcakes = line?.planned ? line : null;
   const next = cupcakes ? nextThing(run, cupcakes, localNow(now)) : null;
   const at = next?.atMs ? clockOf(next.atMs) : next?.at ? whenText(next.at, now) : null;
   const late = next?.at ? next.at < localNow(now) : false;

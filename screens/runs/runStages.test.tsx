@@ -200,6 +200,12 @@ describe('bake', () => {
   const at = (minutes: number) =>
     jest.spyOn(Date, 'now').mockReturnValue(new Date(2026, 10, 25, 9, 30).getTime() + minutes * 60_000);
 
+  it('draws how the coldest place warms, in words as well, once the oven model has answered', async () => {
+    open(<BakeScreen id={RUN} />);
+    expect(await screen.findByText(/coldest place passes 65 °C after about \d+ min/)).toBeTruthy();
+    expect(screen.getByRole('img', { name: /done at 97 °C after about 2\d min/ })).toBeTruthy();
+  });
+
   it('starts a clock a load, keeps the looks, and ends with the run in the logbook', () => {
     open(<BakeScreen id={RUN} />);
     tap('button', 'Load 1 in: start its clock');

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { CAKESICLES, CUBES, FAMILY_FILES, FAMILY_KITCHEN, MINIS, MUGS, POPS } from '../../../demo/families';
 import { FAMILY_FORMULAS } from '../../../demo/familyFormulas';
 import { DEMO_FORMULAS } from '../../../demo';
-import type { CakesicleLine, KitchenDoc, Line, MugLine, PopLine } from '../../exchange/documents';
+import type { KitchenDoc, Line, PopLine } from '../../exchange/documents';
 import { ball, shellMassG } from '../../process/coat';
 import { planRun, planWhole, type LinePlan } from '..';
 

@@ -25,7 +25,7 @@ import { checkLots, nutFaults } from '../links/lots';
 import { addHands, ovenSettingC } from '../links/oven';
 import { statedIn, type RunContext } from '../lookup';
 import { remainderOf } from '../remainder';
-import { addBake, addCakes } from './wellsBake';
+import { addBake, addCakes, ovenQuestion, type OvenQuestion } from './wellsBake';
 import { tinsAtOnce, wellsContext, type WellsContext } from './wellsContext';
 import { addCount, addWellsWanted, type LoadMinutes, type LoadPlan } from './wellsCount';
 import { addFill } from './wellsFill';
@@ -39,6 +39,8 @@ export interface WellsPlan extends ChainPlan {
   readonly batter: BatterPlan;
   readonly loads: LoadPlan;
   readonly finish: FinishWords;
+  /** What the baking model is asked: it draws the curve of the coldest place. */
+  readonly oven: OvenQuestion;
   /** Cross-section to scale; null for wells that are no cones. */
   readonly cut: CupcakeCut | null;
 }
@@ -66,11 +68,11 @@ const BANDS: readonly Band[] = [
 ];
 
 /** Plans cupcakes or mini cakes in wells: well, batter, loads, core, filling, frosting, coat, lots. */
-export function* planWells(
+export function* planWells<P extends CupcakePlan | MiniWellsPlan>(
   run: RunContext,
-  line: CupcakeLine | MiniWellsLine,
+  line: P['line'],
   sampling: Sampling | null,
-): Planning<CupcakePlan | MiniWellsPlan> {
+): Planning<P> {
   const context = wellsContext(run, line);
   const { formula, read, method, tin } = context;
   checkLots(line.lots ?? [], line.count);
@@ -162,9 +164,10 @@ export function* planWells(
       loads,
       lots,
       finish,
+      oven: ovenQuestion(ledger, context),
       cut,
     },
-  ) as unknown as CupcakePlan | MiniWellsPlan;
+  ) as unknown as P;
 }
 
 const toppingWords = (line: CupcakeLine | MiniWellsLine): string[] =>

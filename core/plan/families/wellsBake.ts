@@ -1,6 +1,6 @@
 import type { Ledger } from '../../figure';
 import { barVolumeMl, bowlVolumeMl, wellVolumeMl } from '../../piece';
-import { barAs, type PanShape } from '../../process/bakeModel';
+import { barAs, type BakeModelInput, type PanShape } from '../../process/bakeModel';
 import { BAKE_MODEL_RESIDUALS } from '../../process/bakeModel.table';
 import { bakeSurrogateS } from '../../process/bakeSurrogate';
 import { SURROGATE } from '../../process/bakeSurrogate.table';
@@ -63,8 +63,30 @@ function panOf(
   }
 }
 
-/** The quick form of the baking model for one well, s, of the figures listed in `addBake`. */
-function bakeTimeOf(context: WellsContext): (v: readonly number[]) => number {
+/** What the baking model is asked for one well, and the factor of tin and kitchen on its answer. */
+export interface OvenQuestion {
+  readonly input: BakeModelInput;
+  readonly factor: number;
+}
+
+/** Figures that a well's baking time rests on, in the order in which `questionOf` reads them. */
+function bakeInputs({ line, tin }: WellsContext): string[] {
+  const shape = tin.shape ?? 'frustum';
+  return [
+    ...PIECE_INPUTS,
+    ...ovenInputs(''),
+    ...(line.baseLayer ? ['layer.mass', 'layer.density'] : []),
+    ...(shape === 'bowl' ? [] : ['well.base']),
+    ...(shape === 'bar' ? ['well.length'] : []),
+  ];
+}
+
+/** The same question with a plan's figures: for the model itself, which draws the curve of the coldest place. */
+export function ovenQuestion(ledger: Ledger, context: WellsContext): OvenQuestion {
+  return questionOf(context)(bakeInputs(context).map((id) => ledger.value(id)));
+}
+
+function questionOf(context: WellsContext): (v: readonly number[]) => OvenQuestion {
   const { line, tin } = context;
   const shape = tin.shape ?? 'frustum';
   const layered = Boolean(line.baseLayer);
@@ -79,23 +101,23 @@ function bakeTimeOf(context: WellsContext): (v: readonly number[]) => number {
     const layerMl = layerG / layerDensity;
     const lost = mass * loss;
     const { factor, ...oven } = ovenOf(v, OVEN_AT);
-    return (
-      bakeSurrogateS({
+    return {
+      factor,
+      input: {
         pan,
         massG: all * share,
         batterDensity: all / (mass / batterDensity + layerMl),
         cakeDensity: (all - lost) / ((mass - lost) / cakeDensity + layerMl),
         lossShare: lost / all,
         ...oven,
-      }) * factor
-    );
+      },
+    };
   };
 }
 
 /** Oven and cooling times of one load, and the cake that comes out. */
 export function addBake(ledger: Ledger, context: WellsContext): void {
   const { oven, tin, method, line, formula, run } = context;
-  const shape = tin.shape ?? 'frustum';
   addOven(ledger, {
     p: '',
     oven,
@@ -107,20 +129,17 @@ export function addBake(ledger: Ledger, context: WellsContext): void {
     racks: tinsAtOnce(tin, oven) > oven.tinsPerRack,
     liner: line.family === 'cupcake' ? line.liner : 'none',
   });
-  const from = [
-    ...PIECE_INPUTS,
-    ...ovenInputs(''),
-    ...(line.baseLayer ? ['layer.mass', 'layer.density'] : []),
-    ...(shape === 'bowl' ? [] : ['well.base']),
-    ...(shape === 'bar' ? ['well.length'] : []),
-  ];
+  const question = questionOf(context);
   listed(
     ledger,
     'bake.time',
     'Baking time',
     's',
-    from,
-    bakeTimeOf(context),
+    bakeInputs(context),
+    (v) => {
+      const { input, factor } = question(v);
+      return bakeSurrogateS(input) * factor;
+    },
     `Until the coldest place is done: heat conducted into a piece of this shape, and the steam it gives off. The model comes within ${percent(WORST_PIECE)} of typical times of single pieces; the quick form of it used here within ${percent(SURROGATE.rms)} of the model, ${percent(SURROGATE.worst)} at worst.`,
     `warming {portion.mass} ({well.top} × {well.depth})${line.baseLayer ? ' on {layer.mass}' : ''} from {batter.temperature} to {cake.done} at {oven.setting} + {oven.offset}, then × {tin.factor} × {bake.factor}`,
   );

@@ -1,0 +1,39 @@
+import { bakeModel, type BakeModelInput } from './bakeModel';
+
+/** A moment of the coldest place in the oven: s from when it goes in, °C. */
+export interface CurvePoint {
+  readonly timeS: number;
+  readonly coldestC: number;
+}
+
+export interface BakeCurve {
+  readonly timeS: number;
+  readonly points: readonly CurvePoint[];
+}
+
+/** Points that a small drawing needs. */
+const MOST_POINTS = 40;
+
+/**
+ * The coldest place of a piece over time by the baking model, for drawing: some forty points, times stretched by the
+ * factor of tin and kitchen. Takes some 20 ms, so the app asks for it in a worker.
+ */
+export function bakeCurve(input: BakeModelInput, factor: number): BakeCurve {
+  const { curve, timeS } = bakeModel(input);
+  const every = Math.max(1, Math.ceil(curve.length / MOST_POINTS));
+  const points = curve
+    .filter((_, i) => i % every === 0 || i === curve.length - 1)
+    .map(({ timeS: at, coldestC }) => ({ timeS: at * factor, coldestC }));
+  return { timeS: timeS * factor, points };
+}
+
+/** When the coldest place passes a temperature, s; null where the curve does not reach it. */
+export function passesAtS({ points }: BakeCurve, temperatureC: number): number | null {
+  const i = points.findIndex(({ coldestC }) => coldestC >= temperatureC);
+  const after = points[i];
+  if (!after) return null;
+  const before = points[i - 1];
+  if (!before || after.coldestC === before.coldestC) return after.timeS;
+  const share = (temperatureC - before.coldestC) / (after.coldestC - before.coldestC);
+  return before.timeS + share * (after.timeS - before.timeS);
+}
