@@ -114,7 +114,7 @@ export class Ledger {
 
   /** Adds a starting value. Returns the value that now stands. */
   input(spec: InputSpec): number {
-    const given = spec.replace ? this.given(spec, spec.replace) : undefined;
+    const given = spec.replace ? this.stands(spec, spec.replace) : undefined;
     const { spread } = spec;
     if (given !== undefined) {
       const expected = { value: spec.value, low: spec.value - spread, high: spec.value + spread };
@@ -166,7 +166,7 @@ export class Ledger {
     const raw = finite(spec.id, sumOf(spec, values));
     const own = spec.adds ? addShifts(moves) : carryShifts(spec, moves, values, raw);
     const { value, low, high } = standOf(spec, raw, own, this.sampling);
-    const pinned = spec.pin ? this.given(spec, spec.pin) : undefined;
+    const pinned = spec.pin ? this.stands(spec, spec.pin) : undefined;
     if (pinned !== undefined) {
       return this.put(spec, {
         input: null,
@@ -239,7 +239,7 @@ export class Ledger {
     return out;
   }
 
-  private given(
+  private stands(
     { id, label, unit }: { readonly id: string; readonly label: string; readonly unit: Unit },
     { min, max }: { readonly min: number; readonly max: number },
   ): number | undefined {

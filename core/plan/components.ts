@@ -1,10 +1,10 @@
 import type { FormulaDoc, Makes } from '../exchange/documents';
-import { Ledger, type DeriveSpec, type Figure, type RangeCause } from '../figure';
+import { type DeriveSpec, type Figure, type RangeCause } from '../figure';
 import { BOWL_LOSS } from '../process/batter.table';
 import type { Batch, ChainPlan } from './chain';
-import { calc, given, root, start, total } from './figures';
 import { addBatch } from './links/batch';
 import type { RunContext } from './lookup';
+import { Figures } from './figures';
 
 /** What the lines of a run share: each formula once, for all that need it. */
 export interface ComponentsPlan {
@@ -48,7 +48,7 @@ export function planComponents(run: RunContext, plans: readonly ChainPlan[]): Co
     }
   }
   if (demands.length === 0) return null;
-  const ledger = new Ledger(run.kitchen.stated);
+  const ledger = new Figures(run.kitchen.stated);
   const batches: Batch[] = [];
   const open = new Set(demands.map(({ formulaId }) => formulaId));
   while (open.size > 0) {
@@ -110,17 +110,16 @@ function contains(run: RunContext, id: string, part: string): boolean {
   );
 }
 
-function addComponent(ledger: Ledger, run: RunContext, id: string, demands: readonly Demand[]): Batch {
+function addComponent(ledger: Figures, run: RunContext, id: string, demands: readonly Demand[]): Batch {
   const { doc, read } = run.formula(id);
   const p = `${id}/`;
   const makes = doc.makes ?? demands[0]?.makes ?? 'topping';
   const needIds = demands.map(({ by, massG, spreadG }, i) => {
     const needId = `${p}need.${i + 1}`;
-    root(ledger, needId, by, 'g', massG, spreadG, 'counted', 'As the sums of that line come to.');
+    ledger.root(needId, by, 'g', massG, spreadG, 'counted', 'As the sums of that line come to.');
     return needId;
   });
-  start(
-    ledger,
+  ledger.start(
     `${p}bowl.lossShare`,
     'Left on bowl and spoon',
     'share',
@@ -131,9 +130,8 @@ function addComponent(ledger: Ledger, run: RunContext, id: string, demands: read
       max: 0.3,
     },
   );
-  total(ledger, `${p}asked`, `${doc.name}, asked for`, 'g', needIds, 'By all lines and formulas of the run.');
-  calc(
-    ledger,
+  ledger.total(`${p}asked`, `${doc.name}, asked for`, 'g', needIds, 'By all lines and formulas of the run.');
+  ledger.calc(
     `${p}needed`,
     `${doc.name} needed`,
     'g',
@@ -142,7 +140,7 @@ function addComponent(ledger: Ledger, run: RunContext, id: string, demands: read
     'And what the bowl keeps.',
   );
   if (ledger.value(`${p}needed`) <= 0)
-    given(ledger, `${p}none`, 'Nothing needed', 'g', 0, 'counted', 'No piece takes any of it.');
+    ledger.given(`${p}none`, 'Nothing needed', 'g', 0, 'counted', 'No piece takes any of it.');
   const batch = addBatch(ledger, {
     p,
     formula: doc,

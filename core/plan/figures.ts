@@ -1,54 +1,10 @@
-import type { Basis, Decision, DeriveSpec, Ledger, Unit } from '../figure';
+import { Ledger, type Basis, type Decision, type DeriveSpec, type Unit } from '../figure';
 import type { Start } from '../process/batter.table';
 
 /** Bounds of a value that a person may put in a figure's place. */
 export interface Bounds {
   readonly min: number;
   readonly max: number;
-}
-
-// Specs are built with the same fields in the same order, whatever is left out: objects of one shape are read faster.
-
-/** Adds a starting value. */
-export function root(
-  ledger: Ledger,
-  id: string,
-  label: string,
-  unit: Unit,
-  value: number,
-  spread: number,
-  basis: Basis,
-  sentence: string,
-  replace?: Bounds,
-): number {
-  return ledger.input({ id, label, unit, value, spread, basis, sentence, replace });
-}
-
-/** Adds a starting value from a table. */
-export function start(
-  ledger: Ledger,
-  id: string,
-  label: string,
-  unit: Unit,
-  { value, spread, basis }: Start,
-  sentence: string,
-  replace?: Bounds,
-): number {
-  return ledger.input({ id, label, unit, value, spread, basis, sentence, replace });
-}
-
-/** Adds a value that holds exactly: counted, chosen, or a definition. */
-export function given(
-  ledger: Ledger,
-  id: string,
-  label: string,
-  unit: Unit,
-  value: number,
-  basis: Basis,
-  sentence: string,
-  replace?: Bounds,
-): number {
-  return ledger.input({ id, label, unit, value, spread: 0, basis, sentence, replace });
 }
 
 /** The step of the scale, g. */
@@ -73,89 +29,6 @@ type More = Pick<DeriveSpec, 'whole' | 'decide' | 'pin' | 'adds'>;
 const PLAIN: More = {};
 const ADDS: More = { adds: true };
 
-/**
- * Adds a sum of other figures. Its inputs are the `{id}`s of the sum as written, so that what is said and what is
- * reckoned name the same things; a test lays every sum out anew and checks that the numbers agree as well.
- */
-export function calc(
-  ledger: Ledger,
-  id: string,
-  label: string,
-  unit: Unit,
-  sum: string,
-  f: (...values: number[]) => number,
-  sentence: string,
-  more: More = PLAIN,
-): number {
-  const { whole, decide, pin, adds } = more;
-  return ledger.derive({
-    id,
-    label,
-    unit,
-    from: idsIn(sum),
-    f,
-    asList: undefined,
-    sentence,
-    sum,
-    whole,
-    decide,
-    pin,
-    adds,
-  });
-}
-
-/** Adds a sum of many figures, reckoned from them as a list in the order of `from`. */
-export function listed(
-  ledger: Ledger,
-  id: string,
-  label: string,
-  unit: Unit,
-  from: readonly string[],
-  asList: (values: readonly number[]) => number,
-  sentence: string,
-  sum: string,
-  more: More = PLAIN,
-): number {
-  const { whole, decide, pin, adds } = more;
-  return ledger.derive({
-    id,
-    label,
-    unit,
-    from,
-    f: undefined,
-    asList,
-    sentence,
-    sum,
-    whole,
-    decide,
-    pin,
-    adds,
-  });
-}
-
-/** Adds up figures of one unit. */
-export function total(
-  ledger: Ledger,
-  id: string,
-  label: string,
-  unit: Unit,
-  from: readonly string[],
-  sentence: string,
-  pin?: Bounds,
-): number {
-  return listed(
-    ledger,
-    id,
-    label,
-    unit,
-    from,
-    added,
-    sentence,
-    from.map((item) => `{${item}}`).join(' + '),
-    pin ? { pin, adds: true } : ADDS,
-  );
-}
-
 function added(values: readonly number[]): number {
   let sum = 0;
   for (let i = 0; i < values.length; i += 1) sum += values[i] as number;
@@ -168,28 +41,150 @@ function least(values: readonly number[]): number {
   return best;
 }
 
-/** The smallest of several figures. */
-export function smallest(
-  ledger: Ledger,
-  id: string,
-  label: string,
-  unit: Unit,
-  from: readonly string[],
-  sentence: string,
-  whole?: 'floor',
-): number {
-  const ids = from.map((item) => `{${item}}`);
-  return listed(
-    ledger,
-    id,
-    label,
-    unit,
-    from,
-    least,
-    sentence,
-    ids.length === 1 ? (ids[0] ?? '') : `the smallest of ${ids.slice(0, -1).join(', ')} and ${ids.at(-1)}`,
-    whole ? { whole } : PLAIN,
-  );
+/**
+ * The ledger of a plan, with short ways to add to it. Specs are built with the same fields in the same order, whatever
+ * is left out: objects of one shape are read faster.
+ */
+export class Figures extends Ledger {
+  /** Adds a starting value. */
+  root(
+    id: string,
+    label: string,
+    unit: Unit,
+    value: number,
+    spread: number,
+    basis: Basis,
+    sentence: string,
+    replace?: Bounds,
+  ): number {
+    return this.input({ id, label, unit, value, spread, basis, sentence, replace });
+  }
+
+  /** Adds a starting value from a table. */
+  start(
+    id: string,
+    label: string,
+    unit: Unit,
+    { value, spread, basis }: Start,
+    sentence: string,
+    replace?: Bounds,
+  ): number {
+    return this.input({ id, label, unit, value, spread, basis, sentence, replace });
+  }
+
+  /** Adds a value that holds exactly: counted, chosen, or a definition. */
+  given(
+    id: string,
+    label: string,
+    unit: Unit,
+    value: number,
+    basis: Basis,
+    sentence: string,
+    replace?: Bounds,
+  ): number {
+    return this.input({ id, label, unit, value, spread: 0, basis, sentence, replace });
+  }
+
+  /**
+   * Adds a sum of other figures. Its inputs are the `{id}`s of the sum as written, so that what is said and what is
+   * reckoned name the same things; a test lays every sum out anew and checks that the numbers agree as well.
+   */
+  calc(
+    id: string,
+    label: string,
+    unit: Unit,
+    sum: string,
+    f: (...values: number[]) => number,
+    sentence: string,
+    more: More = PLAIN,
+  ): number {
+    const { whole, decide, pin, adds } = more;
+    return this.derive({
+      id,
+      label,
+      unit,
+      from: idsIn(sum),
+      f,
+      asList: undefined,
+      sentence,
+      sum,
+      whole,
+      decide,
+      pin,
+      adds,
+    });
+  }
+
+  /** Adds a sum of many figures, reckoned from them as a list in the order of `from`. */
+  listed(
+    id: string,
+    label: string,
+    unit: Unit,
+    from: readonly string[],
+    asList: (values: readonly number[]) => number,
+    sentence: string,
+    sum: string,
+    more: More = PLAIN,
+  ): number {
+    const { whole, decide, pin, adds } = more;
+    return this.derive({
+      id,
+      label,
+      unit,
+      from,
+      f: undefined,
+      asList,
+      sentence,
+      sum,
+      whole,
+      decide,
+      pin,
+      adds,
+    });
+  }
+
+  /** Adds up figures of one unit. */
+  total(
+    id: string,
+    label: string,
+    unit: Unit,
+    from: readonly string[],
+    sentence: string,
+    pin?: Bounds,
+  ): number {
+    return this.listed(
+      id,
+      label,
+      unit,
+      from,
+      added,
+      sentence,
+      from.map((item) => `{${item}}`).join(' + '),
+      pin ? { pin, adds: true } : ADDS,
+    );
+  }
+
+  /** The smallest of several figures. */
+  smallest(
+    id: string,
+    label: string,
+    unit: Unit,
+    from: readonly string[],
+    sentence: string,
+    whole?: 'floor',
+  ): number {
+    const ids = from.map((item) => `{${item}}`);
+    return this.listed(
+      id,
+      label,
+      unit,
+      from,
+      least,
+      sentence,
+      ids.length === 1 ? (ids[0] ?? '') : `the smallest of ${ids.slice(0, -1).join(', ')} and ${ids.at(-1)}`,
+      whole ? { whole } : PLAIN,
+    );
+  }
 }
 
 /** A mass inside a sentence, for the reader's own units: `{54 g}`. */

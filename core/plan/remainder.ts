@@ -1,9 +1,9 @@
 import type { Fill } from '../exchange/documents';
-import type { Ledger } from '../figure';
 import { FINISHES, METHODS } from '../process/batter.table';
 import type { Limit } from './chain';
 import { measuredMl, type WellsContext } from './families/wellsContext';
 import { finishOf } from './finish';
+import { type Figures } from './figures';
 
 /** What can be done about what is left, or about what is missing. A change that can be taken with one tap, or none. */
 export interface Offer {
@@ -34,7 +34,7 @@ const MUG_G = { least: 45, most: 150 } as const;
 const whole = (value: number) => String(Math.round(value));
 
 /** Measures what is over or short and offers ways to deal with it. */
-export function remainderOf(ledger: Ledger, context: WellsContext, limits: readonly Limit[]): Remainder {
+export function remainderOf(ledger: Figures, context: WellsContext, limits: readonly Limit[]): Remainder {
   const made = ledger.value('count.made');
   const wanted = ledger.value('count.wanted');
   const leftG = ledger.value('batter.left');
@@ -55,7 +55,7 @@ export function remainderOf(ledger: Ledger, context: WellsContext, limits: reado
 
 /** The grams a well gets when the bowl is shared out evenly, to the scale's step below. */
 function sharedOut(
-  ledger: Ledger,
+  ledger: Figures,
   pieces: number,
   stepG: number,
 ): { massG: number; finish: string; sunk: boolean } {
@@ -66,7 +66,7 @@ function sharedOut(
 }
 
 function offersWhenShort(
-  ledger: Ledger,
+  ledger: Figures,
   context: WellsContext,
   shortPieces: number,
   shortG: number,
@@ -103,7 +103,7 @@ function offersWhenShort(
   return offers;
 }
 
-function offersWhenOver(ledger: Ledger, context: WellsContext, leftG: number): Offer[] {
+function offersWhenOver(ledger: Figures, context: WellsContext, leftG: number): Offer[] {
   const portion = ledger.value('portion.mass') * context.wellsEach;
   const made = ledger.value('count.made');
   const extra = Math.floor(leftG / portion + 1e-9);
@@ -147,7 +147,7 @@ function offersWhenOver(ledger: Ledger, context: WellsContext, leftG: number): O
   return offers;
 }
 
-function smallerTin(ledger: Ledger, { run, tin, formula }: WellsContext, leftG: number): Offer | null {
+function smallerTin(ledger: Figures, { run, tin, formula }: WellsContext, leftG: number): Offer | null {
   const here = ledger.value('well.volume');
   const rise = ledger.value('rise');
   for (const other of run.kitchen.tins) {

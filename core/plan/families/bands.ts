@@ -1,5 +1,5 @@
-import type { Ledger } from '../../figure';
 import type { Stratum } from '../chain';
+import { type Figures } from '../figures';
 
 export type Band = readonly [id: string, label: string, material: Stratum['material'], figureId: string];
 
@@ -7,7 +7,7 @@ export type Band = readonly [id: string, label: string, material: Stratum['mater
 const LEAST_G = 0.05;
 
 /** The bands of a chain that a plan has figures for and that hold something, in the order given. */
-export function bandsOf(ledger: Ledger, bands: readonly Band[]): Stratum[] {
+export function bandsOf(ledger: Figures, bands: readonly Band[]): Stratum[] {
   return bands.flatMap(([id, label, material, figureId]) => {
     if (!ledger.has(figureId)) return [];
     const figure = ledger.figure(figureId);

@@ -1,10 +1,9 @@
 import type { CakesicleLine } from '../../exchange/documents';
-import { Ledger, type Sampling } from '../../figure';
+import { type Sampling } from '../../figure';
 import { COAT } from '../../process/coat.table';
 import { evenLoads } from '../../process/loads';
 import type { Fault } from '../../quantity';
 import type { ChainPlan } from '../chain';
-import { calc, given, gramsText, toScale, total } from '../figures';
 import { meltNote, type Pot } from '../links/coat';
 import { addMade, addWanted, counted, supplied, type Supplied } from '../links/count';
 import { addBatterNeeded, addCrumbBakes } from '../links/crumbBakes';
@@ -17,6 +16,7 @@ import type { Planning } from './planning';
 import { addLotTotals, addPortionTotals, addSetting } from './pop';
 import type { SequenceStep } from './sequence';
 import { addCavity, addMelts, addShell, cavityLimit } from './shellFigures';
+import { Figures, gramsText, toScale } from '../figures';
 
 export interface CakesiclePlan extends ChainPlan {
   readonly family: 'cakesicle';
@@ -33,14 +33,13 @@ export function* planCakesicle(
   sampling: Sampling | null,
 ): Planning<CakesiclePlan> {
   checkLots(line.lots, line.count);
-  const ledger = new Ledger(statedIn(line, run.kitchen), sampling);
+  const ledger = new Figures(statedIn(line, run.kitchen), sampling);
   const mould = run.thing('mould', line.mouldId);
   addWanted(ledger, line.count, 'Moulded pieces');
   addCavity(ledger, mould);
   addShell(ledger, line, mould);
   addDoughDensity(ledger, line);
-  const room = calc(
-    ledger,
+  const room = ledger.calc(
     'cavity.room',
     'Room for the filling',
     'ml',
@@ -57,8 +56,7 @@ export function* planCakesicle(
       mend: 'Make the shell thinner, or take a larger mould.',
     });
   }
-  calc(
-    ledger,
+  ledger.calc(
     'portion.mass',
     'Dough in a cavity',
     'g',
@@ -67,8 +65,7 @@ export function* planCakesicle(
     'Pressed in, it packs a little closer. What to weigh for each, to the step of the scale.',
     { decide: toScale(run.kitchen.scaleStepG), pin: { min: 1, max: 500 } },
   );
-  calc(
-    ledger,
+  ledger.calc(
     'dough.needed',
     'Dough needed',
     'g',
@@ -97,8 +94,7 @@ export function* planCakesicle(
   const limits = addMade(ledger, supplies, 'Moulded pieces');
   const made = ledger.value('count.made');
   addPortionTotals(ledger);
-  calc(
-    ledger,
+  ledger.calc(
     'rounds.count',
     'Rounds of the mould',
     'loads',
@@ -109,8 +105,7 @@ export function* planCakesicle(
   );
   const rounds = evenLoads(made, cavities);
   const lots = addLots(ledger, line.lots);
-  total(
-    ledger,
+  ledger.total(
     'piece.mass',
     'One piece, before toppings',
     'g',
@@ -124,8 +119,7 @@ export function* planCakesicle(
     allergens: () => doughAllergens(run, line),
     coat: line.kind,
   });
-  total(
-    ledger,
+  ledger.total(
     'finished.total',
     'All pieces, finished',
     'g',
@@ -152,11 +146,11 @@ export function* planCakesicle(
   );
 }
 
-function shellSteps(ledger: Ledger, rounds: number): SequenceStep[] {
+function shellSteps(ledger: Figures, rounds: number): SequenceStep[] {
   const made = ledger.value('count.made');
   const each = Math.ceil(made / Math.max(rounds, 1));
   const hands = (id: string, label: string, seconds: number) => {
-    given(ledger, id, label, 's', seconds * each, 'typical', `About ${seconds} s a piece.`);
+    ledger.given(id, label, 's', seconds * each, 'typical', `About ${seconds} s a piece.`);
     return ledger.figure(id);
   };
   addSetting(
@@ -227,7 +221,7 @@ function shellSteps(ledger: Ledger, rounds: number): SequenceStep[] {
   ]);
 }
 
-function shellNotes(ledger: Ledger, run: RunContext, line: CakesicleLine, pots: readonly Pot[]): string[] {
+function shellNotes(ledger: Figures, run: RunContext, line: CakesicleLine, pots: readonly Pot[]): string[] {
   return [
     ...pots.map(({ kind, p }) => meltNote(run, kind, ledger.value(`${p}melt`))),
     `First coat ${gramsText(ledger.value('shell.first'))}, second ${gramsText(ledger.value('shell.second'))}, back plate ${gramsText(ledger.value('shell.back'))} a piece.`,

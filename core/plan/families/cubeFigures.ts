@@ -1,8 +1,6 @@
 import type { CubeLine } from '../../exchange/documents';
-import type { Ledger } from '../../figure';
 import { FONDANT } from '../../process/frost.table';
 import { cutSheet, type CutPlan } from '../../process/portion';
-import { calc, given, gramsText } from '../figures';
 import { addBox } from '../links/coat';
 import type { Supplied } from '../links/count';
 import { addDipEach, addFinishEach, type FinishedEach } from '../links/each';
@@ -11,6 +9,7 @@ import type { Offer, Remainder } from '../remainder';
 import type { Band } from './bands';
 import { addSetting } from './pop';
 import type { SequenceStep } from './sequence';
+import { type Figures, gramsText } from '../figures';
 
 /** Seconds of hands a piece: cutting, dipping. Basis: typical. */
 const HANDS_S = { cut: 6, dip: 30, frost: 20 } as const;
@@ -25,11 +24,10 @@ export const CUBE_BANDS: readonly Band[] = [
 ];
 
 /** The cuts, and what they leave of the sheet. */
-export function addCuts(ledger: Ledger, line: CubeLine, lengthMm: number, widthMm: number): CutPlan {
+export function addCuts(ledger: Figures, line: CubeLine, lengthMm: number, widthMm: number): CutPlan {
   const cuts = cutSheet(lengthMm, widthMm, line.columns, line.rows, line.trimMm, line.kerfMm);
-  given(ledger, 'cut.trim', 'Trimmed off each edge', 'mm', line.trimMm, 'stated', 'As chosen.');
-  given(
-    ledger,
+  ledger.given('cut.trim', 'Trimmed off each edge', 'mm', line.trimMm, 'stated', 'As chosen.');
+  ledger.given(
     'cut.kerf',
     'Lost at each cut',
     'mm',
@@ -41,8 +39,7 @@ export function addCuts(ledger: Ledger, line: CubeLine, lengthMm: number, widthM
     ['piece.length', 'Piece, long', 'sheet.length', line.columns],
     ['piece.width', 'Piece, wide', 'sheet.width', line.rows],
   ] as const) {
-    calc(
-      ledger,
+    ledger.calc(
       id,
       label,
       'mm',
@@ -55,10 +52,9 @@ export function addCuts(ledger: Ledger, line: CubeLine, lengthMm: number, widthM
 }
 
 /** Pieces that the sheets give. */
-export function cutLimit(ledger: Ledger, perSheet: number): Supplied {
-  given(ledger, 'cut.perSheet', 'Pieces of a sheet', 'pieces', perSheet, 'counted', 'Columns times rows.');
-  calc(
-    ledger,
+export function cutLimit(ledger: Figures, perSheet: number): Supplied {
+  ledger.given('cut.perSheet', 'Pieces of a sheet', 'pieces', perSheet, 'counted', 'Columns times rows.');
+  ledger.calc(
     'count.pieces',
     'The sheets allow',
     'pieces',
@@ -70,9 +66,8 @@ export function cutLimit(ledger: Ledger, perSheet: number): Supplied {
 }
 
 /** What goes into, on and round one piece. */
-export function cubeEach(ledger: Ledger, run: RunContext, line: CubeLine): FinishedEach {
-  calc(
-    ledger,
+export function cubeEach(ledger: Figures, run: RunContext, line: CubeLine): FinishedEach {
+  ledger.calc(
     'piece.top',
     'Top of a piece, as a round one',
     'mm',
@@ -93,8 +88,7 @@ export function cubeEach(ledger: Ledger, run: RunContext, line: CubeLine): Finis
   const supplies = [...each.supplies];
   const solid = addBox(ledger, 'piece.length', 'piece.width', 'piece.height');
   if (line.fondant) {
-    calc(
-      ledger,
+    ledger.calc(
       'fondant.each',
       'Fondant on a piece',
       'g',
@@ -112,10 +106,10 @@ export function cubeEach(ledger: Ledger, run: RunContext, line: CubeLine): Finis
 }
 
 /** From the bowl to the coat, one after another. */
-export function cubeSteps(ledger: Ledger, line: CubeLine, mixMin: number, meaning: string): SequenceStep[] {
+export function cubeSteps(ledger: Figures, line: CubeLine, mixMin: number, meaning: string): SequenceStep[] {
   const made = ledger.value('count.made');
   const hands = (id: string, label: string, seconds: number) => {
-    given(ledger, id, label, 's', seconds, 'typical', 'Usual for a household kitchen.');
+    ledger.given(id, label, 's', seconds, 'typical', 'Usual for a household kitchen.');
     return ledger.figure(id);
   };
   const steps: SequenceStep[] = [
@@ -187,7 +181,7 @@ export function cubeSteps(ledger: Ledger, line: CubeLine, mixMin: number, meanin
 }
 
 /** Pieces over or short, and trimmings. */
-export function cubeRemainder(ledger: Ledger, perSheet: number): Remainder {
+export function cubeRemainder(ledger: Figures, perSheet: number): Remainder {
   const made = ledger.value('count.made');
   const wanted = ledger.value('count.wanted');
   const spare = ledger.value('count.pieces') - made;

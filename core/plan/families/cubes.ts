@@ -1,13 +1,12 @@
 import { factsOf } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
 import type { CubeLine } from '../../exchange/documents';
-import { Ledger, type Sampling } from '../../figure';
+import { type Sampling } from '../../figure';
 import { BOWL_LOSS, METHODS } from '../../process/batter.table';
 import { COOLING } from '../../process/oven.table';
 import type { CutPlan } from '../../process/portion';
 import type { Fault } from '../../quantity';
 import type { ChainPlan } from '../chain';
-import { calc, given, start, total } from '../figures';
 import { addBatch } from '../links/batch';
 import { addPots, coatNotes } from '../links/coat';
 import { addMade, addWanted, counted } from '../links/count';
@@ -22,6 +21,7 @@ import type { Planning } from './planning';
 import { addLotTotals } from './pop';
 import { sequenceDay } from './sequence';
 import { addFondantTotal } from './wellsFinish';
+import { Figures } from '../figures';
 
 export interface CubePlan extends ChainPlan {
   readonly family: 'mini';
@@ -51,12 +51,11 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
       mend: 'Cut it into fewer, trim less, or take a larger sheet.',
     });
   }
-  const ledger = new Ledger(statedIn(line, run.kitchen), sampling);
+  const ledger = new Figures(statedIn(line, run.kitchen), sampling);
   addWanted(ledger, line.count, 'Mini cakes');
   addSheet(ledger, spec);
   const cuts = addCuts(ledger, line, sheet.lengthMm, sheet.widthMm);
-  start(
-    ledger,
+  ledger.start(
     'bowl.lossShare',
     'Left on bowl and spoon',
     'share',
@@ -68,8 +67,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     },
   );
   const wanted = Math.ceil(line.count / cuts.count);
-  given(
-    ledger,
+  ledger.given(
     'sheet.count',
     'Sheets',
     'pieces',
@@ -77,8 +75,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     'counted',
     `${cuts.count} pieces a sheet, and ${line.count} wanted.`,
   );
-  given(
-    ledger,
+  ledger.given(
     'cake.height',
     'Height wanted',
     'mm',
@@ -86,8 +83,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     'stated',
     'Of the baked sheet, as chosen.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'batter.needed',
     'Batter needed',
     'g',
@@ -107,8 +103,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     mixedId: 'batter.mixed',
     mixedLabel: 'Batter in the bowl',
   });
-  calc(
-    ledger,
+  ledger.calc(
     'batter.ready',
     'Batter for the sheets',
     'g',
@@ -116,8 +111,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     (mixed = 0, lost = 0) => mixed * (1 - lost),
     'What goes into them: all of it, so that eggs kept whole make them a little higher.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'sheet.mass',
     'Batter in a sheet',
     'g',
@@ -127,8 +121,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     { pin: { min: 10, max: 20_000 } },
   );
   addSheetBake(ledger, spec, COOLING.frostC, 'Cooling until it can be cut');
-  calc(
-    ledger,
+  ledger.calc(
     'sheet.cake',
     'A sheet, baked',
     'g',
@@ -137,8 +130,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     'Weigh it and the plan goes on from there.',
     { pin: { min: 5, max: ledger.figure('sheet.mass').high } },
   );
-  calc(
-    ledger,
+  ledger.calc(
     'piece.height',
     'Piece, high',
     'mm',
@@ -146,8 +138,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     (cake = 0, density = 1, length = 1, width = 1) => (1000 * cake) / (density * length * width),
     'What the sheet comes to, spread over its area.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'cake.mass',
     'One piece of cake',
     'g',
@@ -166,8 +157,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     ],
     'Mini cakes',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'cakes.total',
     'Pieces of cake in all',
     'g',
@@ -175,8 +165,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     (count = 0, cake = 0) => count * cake,
     'Cut, before anything goes on.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'trimmings',
     'Trimmings and spare pieces',
     'g',
@@ -190,8 +179,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
   if (line.frosting) addFrostingTotal(ledger, lots, each.bags);
   const coat = line.coat ?? null;
   const pots = coat ? addPots(ledger, lots, coat).pots : [];
-  total(
-    ledger,
+  ledger.total(
     'piece.mass',
     'One piece, before toppings',
     'g',
@@ -210,8 +198,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     allergens,
     coat: coat?.kind ?? null,
   });
-  total(
-    ledger,
+  ledger.total(
     'finished.total',
     'All pieces, finished',
     'g',
@@ -281,7 +268,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
 }
 
 /** A cake that would stand too high for its tin. */
-function heightFault(ledger: Ledger, depthMm: number): Fault[] {
+function heightFault(ledger: Figures, depthMm: number): Fault[] {
   const high = ledger.value('piece.height');
   if (high <= depthMm * OVER_RIM) return [];
   return [

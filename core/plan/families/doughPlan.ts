@@ -1,12 +1,10 @@
 import { factsOf, type Facts } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
 import type { CakesicleLine, PopLine } from '../../exchange/documents';
-import type { Ledger } from '../../figure';
 import { METHODS } from '../../process/batter.table';
 import { portionOffers } from '../../process/portion';
 import type { Allergen, Fault } from '../../quantity';
 import type { Batch, Limit, LotPlan } from '../chain';
-import { gramsText } from '../figures';
 import { isBaked } from '../links/dough';
 import { needOf, partAllergens } from '../links/finish';
 import { nutFaults } from '../links/lots';
@@ -15,6 +13,7 @@ import type { Offer, Remainder } from '../remainder';
 import type { Band } from './bands';
 import { toldPlan } from './linePlan';
 import { sequenceDay, type SequenceStep } from './sequence';
+import { type Figures, gramsText } from '../figures';
 
 /** Allergens of what a dough is made of. */
 export function doughAllergens(run: RunContext, line: PopLine | CakesicleLine) {
@@ -43,7 +42,7 @@ interface DoughPlanned {
 
 /** The plan of a line of pops, balls or moulded pieces. */
 export function doughPlan<L extends PopLine | CakesicleLine>(
-  ledger: Ledger,
+  ledger: Figures,
   run: RunContext,
   line: L,
   planned: DoughPlanned,
@@ -107,7 +106,7 @@ function doughFacts(
 }
 
 /** Dough over or short, and what to do about it. */
-function doughRemainder(ledger: Ledger, stepG: number, limits: readonly Limit[]): Remainder {
+function doughRemainder(ledger: Figures, stepG: number, limits: readonly Limit[]): Remainder {
   const made = ledger.value('count.made');
   const wanted = ledger.value('count.wanted');
   const portion = ledger.value('portion.mass');

@@ -1,6 +1,6 @@
 import { cautionsFor, type Caution, type Facts } from '../../caution/cautions';
 import { keepingOf, type Keeping } from '../../caution/keeping';
-import type { DeriveSpec, Figure, Ledger, RangeCause } from '../../figure';
+import type { DeriveSpec, Figure, RangeCause } from '../../figure';
 import type { Allergen, Fault } from '../../quantity';
 import { minutesOf } from '../../schedule/localTime';
 import type { Need, Stratum, TimedStep } from '../chain';
@@ -8,6 +8,7 @@ import type { RunContext } from '../lookup';
 import type { Remainder } from '../remainder';
 import { lateFault } from '../warnings';
 import { bandsOf, type Band } from './bands';
+import { type Figures } from '../figures';
 
 /** What is told of a plan, each told only when somebody asks: while a count is typed, hardly any of it is. */
 export interface Told {
@@ -34,7 +35,7 @@ export class ToldPlan {
   private keptRemainder: Remainder | null = null;
 
   constructor(
-    private readonly ledger: Ledger,
+    private readonly ledger: Figures,
     private readonly run: RunContext,
     private readonly told: Told,
   ) {}
@@ -89,7 +90,7 @@ export class ToldPlan {
 
 /** A plan of a line: what its family adds, on what all have. */
 export function toldPlan<Own extends object>(
-  ledger: Ledger,
+  ledger: Figures,
   run: RunContext,
   told: Told,
   own: Own,

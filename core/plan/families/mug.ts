@@ -1,13 +1,12 @@
 import { factsOf } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
 import type { MugLine } from '../../exchange/documents';
-import { Ledger, type Sampling } from '../../figure';
+import { type Sampling } from '../../figure';
 import { boilingShiftK } from '../../process/altitude';
 import { BOWL_LOSS, METHODS, MUG_LOSS } from '../../process/batter.table';
 import { evenLoads } from '../../process/loads';
 import { COOLING, COOLING_MUG } from '../../process/oven.table';
 import type { ChainPlan } from '../chain';
-import { calc, given, start, total } from '../figures';
 import { addBatch } from '../links/batch';
 import { addMade, addWanted, counted, type Supplied } from '../links/count';
 import { addFinishEach } from '../links/each';
@@ -21,6 +20,7 @@ import { addMugPortion, MUG_BANDS, mugNotes, mugRemainder, mugWarnings } from '.
 import { toldPlan } from './linePlan';
 import type { Planning } from './planning';
 import { sequenceDay, type SequenceStep } from './sequence';
+import { Figures } from '../figures';
 
 export interface MugPlan extends ChainPlan {
   readonly family: 'mug';
@@ -38,10 +38,9 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
   const mug = run.thing('mug', line.mugId);
   const microwave = run.thing('microwave', line.microwaveId);
   const { kitchen } = run;
-  const ledger = new Ledger(statedIn(line, kitchen), sampling);
+  const ledger = new Figures(statedIn(line, kitchen), sampling);
   addWanted(ledger, line.count, 'Mug cakes');
-  given(
-    ledger,
+  ledger.given(
     'mug.volume',
     'A mug to the brim',
     'ml',
@@ -50,8 +49,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     `"${mug.name}", as kept in Kitchen. Fill it with water and weigh it: 1 g is 1 ml.`,
     { min: 60, max: 3000 },
   );
-  start(
-    ledger,
+  ledger.start(
     'batter.density',
     'Batter density',
     'g/ml',
@@ -62,8 +60,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
       max: 1.5,
     },
   );
-  start(
-    ledger,
+  ledger.start(
     'cake.density',
     'Cake density',
     'g/ml',
@@ -74,8 +71,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
       max: 1.2,
     },
   );
-  start(
-    ledger,
+  ledger.start(
     'bake.lossShare',
     'Lost as steam',
     'share',
@@ -84,8 +80,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     { min: 0, max: 0.5 },
   );
   addMugPortion(ledger, line, kitchen.scaleStepG);
-  start(
-    ledger,
+  ledger.start(
     'bowl.lossShare',
     'Left on bowl and spoon',
     'share',
@@ -96,8 +91,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
       max: 0.3,
     },
   );
-  calc(
-    ledger,
+  ledger.calc(
     'batter.needed',
     'Batter needed',
     'g',
@@ -116,8 +110,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     mixedId: 'batter.mixed',
     mixedLabel: 'Batter in the bowl',
   });
-  calc(
-    ledger,
+  ledger.calc(
     'batter.ready',
     'Batter to portion',
     'g',
@@ -125,8 +118,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     (mixed = 0, lost = 0) => mixed * (1 - lost),
     'What goes into mugs.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'count.batter',
     'The batter allows',
     'pieces',
@@ -135,8 +127,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     'As many mugs as it fills.',
     { whole: 'floor' },
   );
-  calc(
-    ledger,
+  ledger.calc(
     'cake.mass',
     'One cake',
     'g',
@@ -145,7 +136,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     'What is left in the mug once the steam is gone.',
     { pin: { min: 0.5, max: ledger.value('portion.mass') } },
   );
-  given(ledger, 'piece.top', 'Top of a mug', 'mm', MUG_TOP_MM, 'typical', 'Usual for a mug, inside.', {
+  ledger.given('piece.top', 'Top of a mug', 'mm', MUG_TOP_MM, 'typical', 'Usual for a mug, inside.', {
     min: 30,
     max: 200,
   });
@@ -167,8 +158,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
   const made = ledger.value('count.made');
   const groups = evenLoads(made, line.atOnce ?? microwave.mugsAtOnce);
   const group = groups[0] ?? 1;
-  given(
-    ledger,
+  ledger.given(
     'mugs.atOnce',
     'Mugs that turn together',
     'pieces',
@@ -176,8 +166,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     'counted',
     `"${microwave.name}" takes ${line.atOnce ?? microwave.mugsAtOnce}; evened out so that all cook alike.`,
   );
-  calc(
-    ledger,
+  ledger.calc(
     'micro.load',
     'In the microwave at once',
     'g',
@@ -194,8 +183,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     'micro.load',
     boilingShiftK(kitchen.altitudeM ?? 0),
   );
-  calc(
-    ledger,
+  ledger.calc(
     'portions.total',
     'Batter in mugs',
     'g',
@@ -203,8 +191,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     (count = 0, portion = 0) => count * portion,
     'All mugs together.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'batter.left',
     'Batter left over',
     'g',
@@ -212,8 +199,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     (ready = 0, used = 0) => ready - used,
     'What remains in the bowl.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'cakes.total',
     'Cakes in all',
     'g',
@@ -229,8 +215,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     COOLING.frostC,
     'Cooling until it can be frosted',
   );
-  given(
-    ledger,
+  ledger.given(
     'day.mix',
     'Weighing and stirring',
     's',
@@ -241,16 +226,14 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
   const lots = addLots(ledger, line.lots);
   if (filling) addFillingTotal(ledger, filling);
   if (frosting) addFrostingTotal(ledger, lots, each.bags);
-  total(
-    ledger,
+  ledger.total(
     'piece.mass',
     'One piece, before toppings',
     'g',
     each.pieceIds,
     'Cake and all that goes in and on it.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'piece.area',
     'Top of a piece',
     'cm²',

@@ -1,11 +1,10 @@
 import type { MugLine } from '../../exchange/documents';
-import type { Ledger } from '../../figure';
 import { microwaveTime } from '../../process/microwave';
 import { MICROWAVE } from '../../process/microwave.table';
 import type { Fault } from '../../quantity';
-import { calc, given, gramsText, toScale } from '../figures';
 import type { Remainder } from '../remainder';
 import type { Band } from './bands';
+import { type Figures, gramsText, toScale } from '../figures';
 
 /** The chain of a mug cake, after its bowl. */
 export const MUG_BANDS: readonly Band[] = [
@@ -15,11 +14,10 @@ export const MUG_BANDS: readonly Band[] = [
 ];
 
 /** What goes into a mug, and how full it gets. */
-export function addMugPortion(ledger: Ledger, { fill }: MugLine, stepG: number): void {
+export function addMugPortion(ledger: Figures, { fill }: MugLine, stepG: number): void {
   const more = { decide: toScale(stepG), pin: { min: 1, max: 3000 } };
   if (fill.by === 'share') {
-    given(
-      ledger,
+    ledger.given(
       'fill.rule',
       'Filled',
       'share',
@@ -27,8 +25,7 @@ export function addMugPortion(ledger: Ledger, { fill }: MugLine, stepG: number):
       'stated',
       'The share of the mug, as chosen. Half is the most: it doubles.',
     );
-    calc(
-      ledger,
+    ledger.calc(
       'portion.mass',
       'Batter in a mug',
       'g',
@@ -38,9 +35,8 @@ export function addMugPortion(ledger: Ledger, { fill }: MugLine, stepG: number):
       more,
     );
   } else {
-    given(ledger, 'portion.stated', 'Batter in a mug, as chosen', 'g', fill.massG, 'stated', 'As chosen.');
-    calc(
-      ledger,
+    ledger.given('portion.stated', 'Batter in a mug, as chosen', 'g', fill.massG, 'stated', 'As chosen.');
+    ledger.calc(
       'portion.mass',
       'Batter in a mug',
       'g',
@@ -50,8 +46,7 @@ export function addMugPortion(ledger: Ledger, { fill }: MugLine, stepG: number):
       { ...more, decide: { step: 0, how: 'nearest' } },
     );
   }
-  calc(
-    ledger,
+  ledger.calc(
     'fill.share',
     'Filled',
     'share',
@@ -59,8 +54,7 @@ export function addMugPortion(ledger: Ledger, { fill }: MugLine, stepG: number):
     (portion = 0, ml = 1, density = 1) => portion / (ml * density),
     'The share of the mug that the batter takes up.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'finish.share',
     'Cake against the mug',
     'share',
@@ -71,7 +65,7 @@ export function addMugPortion(ledger: Ledger, { fill }: MugLine, stepG: number):
 }
 
 /** Batter over or short. */
-export function mugRemainder(ledger: Ledger): Remainder {
+export function mugRemainder(ledger: Figures): Remainder {
   const made = ledger.value('count.made');
   const wanted = ledger.value('count.wanted');
   const leftG = ledger.value('batter.left');
@@ -111,7 +105,7 @@ export function mugRemainder(ledger: Ledger): Remainder {
 }
 
 /** What is likely to go wrong. */
-export function mugWarnings(ledger: Ledger, line: MugLine, groups: readonly number[]): Fault[] {
+export function mugWarnings(ledger: Figures, line: MugLine, groups: readonly number[]): Fault[] {
   const out: Fault[] = [];
   const share = ledger.value('fill.share');
   if (share > MICROWAVE.mugFullest + 0.02) {
@@ -143,7 +137,7 @@ export function mugWarnings(ledger: Ledger, line: MugLine, groups: readonly numb
 
 /** What helps. */
 export function mugNotes(
-  ledger: Ledger,
+  ledger: Figures,
   line: MugLine,
   groups: readonly number[],
   ratedW: number,

@@ -1,11 +1,10 @@
 import type { PopLine } from '../../exchange/documents';
-import { Ledger, type Sampling } from '../../figure';
+import { type Sampling } from '../../figure';
 import { COAT } from '../../process/coat.table';
 import { SETTING, type SettingStage } from '../../process/set.table';
 import { wetLot } from '../../process/set';
 import type { Fault } from '../../quantity';
 import type { ChainPlan } from '../chain';
-import { calc, given, start, total } from '../figures';
 import { addBall, addPots, coatNotes } from '../links/coat';
 import { addMade, addWanted, counted, type Supplied } from '../links/count';
 import { addDipEach } from '../links/each';
@@ -17,6 +16,7 @@ import { statedIn, type RunContext } from '../lookup';
 import { doughAllergens, doughPlan } from './doughPlan';
 import type { Planning } from './planning';
 import type { SequenceStep } from './sequence';
+import { Figures } from '../figures';
 
 export interface PopPlan extends ChainPlan {
   readonly family: 'pop';
@@ -28,7 +28,7 @@ const HANDS_S = { roll: 20, stick: 12, dip: 25, garnish: 10 } as const;
 
 /** A waiting time that grows with mass^(2/3). */
 export function addSetting(
-  ledger: Ledger,
+  ledger: Figures,
   id: string,
   stage: SettingStage,
   massId: string,
@@ -36,8 +36,7 @@ export function addSetting(
   sentence: string,
 ): void {
   const { massG, time } = SETTING[stage];
-  start(
-    ledger,
+  ledger.start(
     `${id}.usual`,
     `${label}, usual`,
     's',
@@ -45,8 +44,7 @@ export function addSetting(
     `For a piece of ${massG} g.`,
     { min: 1, max: 86_400 },
   );
-  calc(
-    ledger,
+  ledger.calc(
     id,
     label,
     's',
@@ -59,13 +57,12 @@ export function addSetting(
 /** Plans cake pops and balls: crumb, binder, dough, portions, sticks, coat by pots, toppings by lots. */
 export function* planPop(run: RunContext, line: PopLine, sampling: Sampling | null): Planning<PopPlan> {
   checkLots(line.lots, line.count);
-  const ledger = new Ledger(statedIn(line, run.kitchen), sampling);
+  const ledger = new Figures(statedIn(line, run.kitchen), sampling);
   const many = line.stick ? 'Pops' : 'Balls';
   addWanted(ledger, line.count, many);
   addDoughDensity(ledger, line);
   addPortion(ledger, line.size, run.kitchen.scaleStepG);
-  calc(
-    ledger,
+  ledger.calc(
     'dough.needed',
     'Dough needed',
     'g',
@@ -91,8 +88,7 @@ export function* planPop(run: RunContext, line: PopLine, sampling: Sampling | nu
   addPortionTotals(ledger);
   const lots = addLots(ledger, line.lots);
   const pieceIds = ['portion.mass', ...(coat ? ['coat.taken'] : [])];
-  total(
-    ledger,
+  ledger.total(
     'piece.mass',
     'One piece, before toppings',
     'g',
@@ -106,8 +102,7 @@ export function* planPop(run: RunContext, line: PopLine, sampling: Sampling | nu
     allergens: () => doughAllergens(run, line),
     coat: coat?.kind ?? null,
   });
-  total(
-    ledger,
+  ledger.total(
     'finished.total',
     'All pieces, finished',
     'g',
@@ -138,7 +133,7 @@ export function* planPop(run: RunContext, line: PopLine, sampling: Sampling | nu
   );
 }
 
-function garnishNote(ledger: Ledger): string {
+function garnishNote(ledger: Figures): string {
   const setting = ledger.figure('set.coat');
   const lot = wetLot(
     { value: setting.value / 60, low: setting.low / 60, high: setting.high / 60 },
@@ -148,9 +143,8 @@ function garnishNote(ledger: Ledger): string {
 }
 
 /** Dough in portions and left over. */
-export function addPortionTotals(ledger: Ledger): void {
-  calc(
-    ledger,
+export function addPortionTotals(ledger: Figures): void {
+  ledger.calc(
     'portions.total',
     'Dough in portions',
     'g',
@@ -158,8 +152,7 @@ export function addPortionTotals(ledger: Ledger): void {
     (count = 0, portion = 0) => count * portion,
     'All portions together.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'dough.left',
     'Dough left over',
     'g',
@@ -171,13 +164,12 @@ export function addPortionTotals(ledger: Ledger): void {
 
 /** Grams of each lot, finished. */
 export function addLotTotals(
-  ledger: Ledger,
+  ledger: Figures,
   lots: readonly { readonly countId: string; readonly finishedId: string }[],
 ): string[] {
   return lots.map(({ countId, finishedId }) => {
     const id = `${finishedId}.total`;
-    calc(
-      ledger,
+    ledger.calc(
       id,
       'The lot, finished',
       'g',
@@ -189,10 +181,10 @@ export function addLotTotals(
   });
 }
 
-function popSteps(ledger: Ledger, line: PopLine): SequenceStep[] {
+function popSteps(ledger: Figures, line: PopLine): SequenceStep[] {
   const made = ledger.value('count.made');
   const hands = (id: string, label: string, seconds: number) => {
-    given(ledger, id, label, 's', seconds * made, 'typical', `About ${seconds} s a piece.`);
+    ledger.given(id, label, 's', seconds * made, 'typical', `About ${seconds} s a piece.`);
     return ledger.figure(id);
   };
   const steps: SequenceStep[] = [
@@ -278,7 +270,7 @@ function popSteps(ledger: Ledger, line: PopLine): SequenceStep[] {
 }
 
 /** A vessel shallower than what must stand in it cannot be dipped in. */
-function popWarnings(ledger: Ledger, run: RunContext, line: PopLine): Fault[] {
+function popWarnings(ledger: Figures, run: RunContext, line: PopLine): Fault[] {
   const out: Fault[] = [];
   if (!line.coat) return out;
   const vessel = run.thing('vessel', line.coat.vesselId);

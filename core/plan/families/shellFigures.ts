@@ -1,17 +1,16 @@
 import type { CakesicleLine, MouldDoc } from '../../exchange/documents';
-import type { Ledger } from '../../figure';
 import { COAT, PATCH } from '../../process/coat.table';
-import { calc, given, root, start, total } from '../figures';
 import { potsOf, type Pot } from '../links/coat';
 import type { Supplied } from '../links/count';
 import type { CountedLot } from '../links/lots';
+import { type Figures } from '../figures';
 
 /** Rounding of a cavity's floor, mm. Basis: typical. */
 const EDGE_MM = 4;
 
 /** Volume, wall and opening of a cavity, from its measures. */
 export function addCavity(
-  ledger: Ledger,
+  ledger: Figures,
   { name, shape, lengthMm, widthMm, depthMm, stickMl }: MouldDoc,
 ): void {
   for (const [side, label, value] of [
@@ -19,7 +18,7 @@ export function addCavity(
     ['width', 'Cavity, wide', widthMm],
     ['depth', 'Cavity, deep', depthMm],
   ] as const) {
-    root(ledger, `cavity.${side}`, label, 'mm', value, 0.5, 'geometry', `Measured on "${name}" in Kitchen.`);
+    ledger.root(`cavity.${side}`, label, 'mm', value, 0.5, 'geometry', `Measured on "${name}" in Kitchen.`);
   }
   const r = EDGE_MM;
   const [L, W, D] = ['{cavity.length}', '{cavity.width}', '{cavity.depth}'];
@@ -63,8 +62,7 @@ export function addCavity(
       },
     },
   }[shape];
-  calc(
-    ledger,
+  ledger.calc(
     'cavity.volume',
     'A cavity to the brim',
     'ml',
@@ -73,8 +71,7 @@ export function addCavity(
     `By its measures. ${words}`,
     { pin: { min: 1, max: 500 } },
   );
-  calc(
-    ledger,
+  ledger.calc(
     'cavity.wall',
     'Wall of a cavity',
     'cm²',
@@ -82,8 +79,7 @@ export function addCavity(
     sums.cm2,
     'What a shell lines: floor and sides.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'cavity.opening',
     'Opening of a cavity',
     'cm²',
@@ -92,8 +88,7 @@ export function addCavity(
     'What the back plate closes.',
   );
   if (stickMl > 0) {
-    given(
-      ledger,
+    ledger.given(
       'stick.volume',
       'Stick inside',
       'ml',
@@ -105,9 +100,8 @@ export function addCavity(
 }
 
 /** Shell in two coats, back plate, drips, and what a piece takes of the chocolate. */
-export function addShell(ledger: Ledger, line: CakesicleLine, mould: MouldDoc): void {
-  start(
-    ledger,
+export function addShell(ledger: Figures, line: CakesicleLine, mould: MouldDoc): void {
+  ledger.start(
     'coat.density',
     'Melted coat, density',
     'g/ml',
@@ -115,8 +109,7 @@ export function addShell(ledger: Ledger, line: CakesicleLine, mould: MouldDoc): 
     'Usual for melted chocolate and compound.',
     { min: 0.9, max: 1.6 },
   );
-  start(
-    ledger,
+  ledger.start(
     'shell.mm',
     'Shell, thick',
     'mm',
@@ -124,8 +117,7 @@ export function addShell(ledger: Ledger, line: CakesicleLine, mould: MouldDoc): 
     'Both coats together, as chosen; a brush does not lay it even.',
     { min: 0.3, max: 8 },
   );
-  calc(
-    ledger,
+  ledger.calc(
     'shell.volume',
     'Shell of a piece',
     'ml',
@@ -133,8 +125,7 @@ export function addShell(ledger: Ledger, line: CakesicleLine, mould: MouldDoc): 
     (wall = 0, mm = 0) => (wall * mm) / 10,
     'Wall times thickness.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'back.volume',
     'Back plate of a piece',
     'ml',
@@ -152,8 +143,7 @@ export function addShell(ledger: Ledger, line: CakesicleLine, mould: MouldDoc): 
       'On thin spots, rims and the stick’s slot: hold it to the light.',
     ],
   ] as const) {
-    calc(
-      ledger,
+    ledger.calc(
       id,
       `${label} of a piece`,
       'g',
@@ -162,8 +152,7 @@ export function addShell(ledger: Ledger, line: CakesicleLine, mould: MouldDoc): 
       sentence,
     );
   }
-  calc(
-    ledger,
+  ledger.calc(
     'shell.back',
     'Back plate of a piece',
     'g',
@@ -171,8 +160,7 @@ export function addShell(ledger: Ledger, line: CakesicleLine, mould: MouldDoc): 
     (ml = 0, density = 0) => ml * density,
     'Spread over the filling and scraped level.',
   );
-  total(
-    ledger,
+  ledger.total(
     'shell.taken',
     'Chocolate on a piece',
     'g',
@@ -180,8 +168,7 @@ export function addShell(ledger: Ledger, line: CakesicleLine, mould: MouldDoc): 
     'Both coats and the back plate. Weigh an empty shell to know yours.',
     { min: 0.5, max: 300 },
   );
-  start(
-    ledger,
+  ledger.start(
     'coat.dripShare',
     'Scrapings and film',
     'share',
@@ -189,8 +176,7 @@ export function addShell(ledger: Ledger, line: CakesicleLine, mould: MouldDoc): 
     'What is scraped off the mould and clings to bowl and brush.',
     { min: 0, max: 0.6 },
   );
-  start(
-    ledger,
+  ledger.start(
     'patch.share',
     'Pieces to patch',
     'share',
@@ -198,8 +184,7 @@ export function addShell(ledger: Ledger, line: CakesicleLine, mould: MouldDoc): 
     'Shells that crack or show a hole when they come out.',
     { min: 0, max: 1 },
   );
-  calc(
-    ledger,
+  ledger.calc(
     'shell.perPiece',
     'Chocolate that a piece takes from the pot',
     'g',
@@ -208,8 +193,7 @@ export function addShell(ledger: Ledger, line: CakesicleLine, mould: MouldDoc): 
     'With what is scraped off, and its share of the patching.',
   );
   const cavities = mould.cavities * mould.owned;
-  given(
-    ledger,
+  ledger.given(
     'cavities.all',
     'Cavities in a round',
     'pieces',
@@ -218,8 +202,7 @@ export function addShell(ledger: Ledger, line: CakesicleLine, mould: MouldDoc): 
     `${mould.owned} of "${mould.name}" with ${mould.cavities} each.`,
   );
   const pour = line.shellBy === 'pour';
-  calc(
-    ledger,
+  ledger.calc(
     'pour.round',
     pour ? 'Poured out again each round' : 'Poured out again',
     'g',
@@ -235,14 +218,13 @@ export function addShell(ledger: Ledger, line: CakesicleLine, mould: MouldDoc): 
 
 /** Rounds of the mould. */
 export function cavityLimit(
-  ledger: Ledger,
+  ledger: Figures,
   line: CakesicleLine,
   mould: MouldDoc,
   cavities: number,
 ): Supplied {
   const rounds = line.maxRounds ?? Math.ceil(line.count / cavities);
-  given(
-    ledger,
+  ledger.given(
     'rounds.allowed',
     line.maxRounds === null ? 'Rounds that the order needs' : 'Rounds at most',
     'loads',
@@ -250,8 +232,7 @@ export function cavityLimit(
     line.maxRounds === null ? 'counted' : 'stated',
     line.maxRounds === null ? 'No bound was set, so as many as the order needs.' : 'As chosen.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'count.cavities',
     'The cavities allow',
     'pieces',
@@ -263,9 +244,8 @@ export function cavityLimit(
 }
 
 /** What to melt, by kind, and what of it comes back. */
-export function addMelts(ledger: Ledger, line: CakesicleLine, lots: readonly CountedLot[]): Pot[] {
-  calc(
-    ledger,
+export function addMelts(ledger: Figures, line: CakesicleLine, lots: readonly CountedLot[]): Pot[] {
+  ledger.calc(
     'shell.total',
     'Shells and back plates',
     'g',
@@ -273,8 +253,7 @@ export function addMelts(ledger: Ledger, line: CakesicleLine, lots: readonly Cou
     (count = 0, each = 0) => count * each,
     'On all pieces.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'patch.needed',
     'For patching',
     'g',
@@ -285,16 +264,14 @@ export function addMelts(ledger: Ledger, line: CakesicleLine, lots: readonly Cou
   const pots = potsOf(lots, line.kind);
   for (const { kind, p } of pots) {
     const counts = lots.filter(({ lot, count }) => count > 0 && (lot?.coat ?? line.kind) === kind);
-    total(
-      ledger,
+    ledger.total(
       `${p}count`,
       `Pieces in ${kind}`,
       'pieces',
       counts.length > 0 ? counts.map(({ countId }) => countId) : ['count.made'],
       'All lots of this chocolate.',
     );
-    calc(
-      ledger,
+    ledger.calc(
       `${p}melt`,
       `To melt, ${kind}`,
       'g',
@@ -304,8 +281,7 @@ export function addMelts(ledger: Ledger, line: CakesicleLine, lots: readonly Cou
       { pin: { min: 0, max: 1_000_000 } },
     );
     if (line.thinnedShare > 0) {
-      calc(
-        ledger,
+      ledger.calc(
         `${p}thinner`,
         `Coconut oil or cocoa butter, ${kind}`,
         'g',

@@ -1,6 +1,6 @@
 import { factsOf } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
-import { Ledger, type Sampling } from '../../figure';
+import { type Sampling } from '../../figure';
 import type { CupcakeLine, MiniWellsLine } from '../../exchange/documents';
 import { BOWL_LOSS, BICARBONATE_WAIT_MIN } from '../../process/batter.table';
 import {
@@ -16,7 +16,6 @@ import type { Fault } from '../../quantity';
 import { lastLoadWaitsMin, minutesBeforeOven, planDay } from '../../schedule/day';
 import { localOf } from '../../schedule/localTime';
 import type { BatterPlan, ChainPlan, TimedStep } from '../chain';
-import { calc, start } from '../figures';
 import { finishOf, type FinishWords } from '../finish';
 import { addBatch } from '../links/batch';
 import { addWanted } from '../links/count';
@@ -33,6 +32,7 @@ import type { Band } from './bands';
 import { toldPlan } from './linePlan';
 import type { Planning } from './planning';
 import { finishAll, finishEach, wellNotes } from './wellsFinish';
+import { Figures } from '../figures';
 
 /** A line of cupcakes, or of mini cakes baked in wells. */
 export interface WellsPlan extends ChainPlan {
@@ -76,12 +76,11 @@ export function* planWells<P extends CupcakePlan | MiniWellsPlan>(
   const context = wellsContext(run, line);
   const { formula, read, method, tin } = context;
   checkLots(line.lots ?? [], line.count);
-  const ledger = new Ledger(statedIn(line, run.kitchen), sampling);
+  const ledger = new Figures(statedIn(line, run.kitchen), sampling);
   addFill(ledger, context);
   addWanted(ledger, line.count, context.many);
   const wantedId = addWellsWanted(ledger, context);
-  start(
-    ledger,
+  ledger.start(
     'bowl.lossShare',
     'Left on bowl and spoon',
     'share',
@@ -89,8 +88,7 @@ export function* planWells<P extends CupcakePlan | MiniWellsPlan>(
     'About 2 % where the bowl is scraped well, 5 % where it is not.',
     { min: 0, max: 0.3 },
   );
-  calc(
-    ledger,
+  ledger.calc(
     'batter.needed',
     'Batter needed',
     'g',
@@ -173,7 +171,7 @@ export function* planWells<P extends CupcakePlan | MiniWellsPlan>(
 const toppingWords = (line: CupcakeLine | MiniWellsLine): string[] =>
   (line.lots ?? []).flatMap((lot) => lot.toppings.map(({ what }) => what));
 
-function cutOf(ledger: Ledger, { tin }: WellsContext): CupcakeCut {
+function cutOf(ledger: Figures, { tin }: WellsContext): CupcakeCut {
   const volume = ledger.value('well.volume');
   // A water test says how much the well really holds: the drawn well is made that much deeper or shallower.
   const well = wellOf(volume, tin.topMm, tin.baseMm, tin.depthMm);
@@ -187,9 +185,8 @@ function wellOf(volume: number, topMm: number, baseMm: number, depthMm: number):
   return { topMm, baseMm, depthMm: (depthMm * volume) / wellVolumeMl(topMm, baseMm, depthMm) };
 }
 
-function addHeights(ledger: Ledger): void {
-  calc(
-    ledger,
+function addHeights(ledger: Figures): void {
+  ledger.calc(
     'fill.belowRim',
     'Batter below the rim',
     'mm',
@@ -200,8 +197,7 @@ function addHeights(ledger: Ledger): void {
     },
     'How far down from the rim the batter stands in a well of this shape.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'finish.aboveRim',
     'Cake against the rim',
     'mm',
@@ -212,7 +208,7 @@ function addHeights(ledger: Ledger): void {
   );
 }
 
-function dayOf(ledger: Ledger, context: WellsContext, loads: LoadPlan): TimedStep[] {
+function dayOf(ledger: Figures, context: WellsContext, loads: LoadPlan): TimedStep[] {
   const { line, method, run } = context;
   return planDay({
     loads: loads.sizes,
@@ -234,7 +230,7 @@ const CLOCK_LIMITS_WITHIN_MIN = 24 * 60;
 
 /** Minutes between the earliest first load and the end of baking, and what one load takes of them. */
 function minutesForLoads(
-  ledger: Ledger,
+  ledger: Figures,
   { run, line, tin, oven, method, wellsEach }: WellsContext,
 ): LoadMinutes | null {
   if (run.asOfMin === null) return null;
@@ -247,7 +243,7 @@ function minutesForLoads(
 }
 
 function warningsFor(
-  ledger: Ledger,
+  ledger: Figures,
   { read, method, run, formula }: WellsContext,
   loads: LoadPlan,
   finish: FinishWords,

@@ -1,4 +1,3 @@
-import type { Ledger } from '../../figure';
 import { barVolumeMl, bowlVolumeMl, wellVolumeMl } from '../../piece';
 import { barAs, type BakeModelInput, type PanShape } from '../../process/bakeModel';
 import { BAKE_MODEL_RESIDUALS } from '../../process/bakeModel.table';
@@ -6,9 +5,9 @@ import { bakeSurrogateS } from '../../process/bakeSurrogate';
 import { SURROGATE } from '../../process/bakeSurrogate.table';
 import { COOLING } from '../../process/oven.table';
 import { TYPICAL_TIMES } from '../../process/typicalTimes.table';
-import { calc, listed } from '../figures';
 import { addCooling, addFirstLook, addOven, addTurnaround, ovenInputs, ovenOf } from '../links/oven';
 import { tinsAtOnce, type WellsContext } from './wellsContext';
+import { type Figures } from '../figures';
 
 const WORST_PIECE = Math.max(
   ...BAKE_MODEL_RESIDUALS.filter((_, i) => TYPICAL_TIMES[i]?.kind === 'piece').map(({ off }) =>
@@ -82,7 +81,7 @@ function bakeInputs({ line, tin }: WellsContext): string[] {
 }
 
 /** The same question with a plan's figures: for the model itself, which draws the curve of the coldest place. */
-export function ovenQuestion(ledger: Ledger, context: WellsContext): OvenQuestion {
+export function ovenQuestion(ledger: Figures, context: WellsContext): OvenQuestion {
   return questionOf(context)(bakeInputs(context).map((id) => ledger.value(id)));
 }
 
@@ -116,7 +115,7 @@ function questionOf(context: WellsContext): (v: readonly number[]) => OvenQuesti
 }
 
 /** Oven and cooling times of one load, and the cake that comes out. */
-export function addBake(ledger: Ledger, context: WellsContext): void {
+export function addBake(ledger: Figures, context: WellsContext): void {
   const { oven, tin, method, line, formula, run } = context;
   addOven(ledger, {
     p: '',
@@ -130,8 +129,7 @@ export function addBake(ledger: Ledger, context: WellsContext): void {
     liner: line.family === 'cupcake' ? line.liner : 'none',
   });
   const question = questionOf(context);
-  listed(
-    ledger,
+  ledger.listed(
     'bake.time',
     'Baking time',
     's',
@@ -144,8 +142,7 @@ export function addBake(ledger: Ledger, context: WellsContext): void {
     `warming {portion.mass} ({well.top} × {well.depth})${line.baseLayer ? ' on {layer.mass}' : ''} from {batter.temperature} to {cake.done} at {oven.setting} + {oven.offset}, then × {tin.factor} × {bake.factor}`,
   );
   addFirstLook(ledger, '');
-  calc(
-    ledger,
+  ledger.calc(
     'cake.mass',
     context.wellsEach === 2 ? 'One half, baked' : 'One cake, baked',
     'g',
@@ -157,9 +154,8 @@ export function addBake(ledger: Ledger, context: WellsContext): void {
 }
 
 /** What leaves as steam, what comes out of the tins, and how long it cools. `wells` is the figure of wells baked. */
-export function addCakes(ledger: Ledger, { many }: WellsContext, wells: string): void {
-  calc(
-    ledger,
+export function addCakes(ledger: Figures, { many }: WellsContext, wells: string): void {
+  ledger.calc(
     'batter.used',
     'Batter in wells',
     'g',
@@ -167,8 +163,7 @@ export function addCakes(ledger: Ledger, { many }: WellsContext, wells: string):
     (count = 0, portion = 0) => count * portion,
     'Batter that goes into the oven.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'batter.left',
     'Batter left over',
     'g',
@@ -176,8 +171,7 @@ export function addCakes(ledger: Ledger, { many }: WellsContext, wells: string):
     (ready = 0, used = 0) => ready - used,
     'What remains in the bowl once every well has its portion.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'bake.lost',
     'Lost as steam',
     'g',
@@ -185,8 +179,7 @@ export function addCakes(ledger: Ledger, { many }: WellsContext, wells: string):
     (count = 0, portion = 0, cake = 0) => count * (portion - cake),
     'Water that leaves in the oven.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'cakes.total',
     'Cakes in all',
     'g',

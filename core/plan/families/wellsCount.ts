@@ -1,9 +1,8 @@
-import type { Ledger } from '../../figure';
 import { evenLoads, fullLoads } from '../../process/loads';
 import type { Limit } from '../chain';
-import { calc, given } from '../figures';
 import { addMade, counted, type Supplied } from '../links/count';
 import { tinsAtOnce, type WellsContext } from './wellsContext';
+import { type Figures } from '../figures';
 
 export interface LoadPlan {
   readonly sizes: readonly number[];
@@ -19,11 +18,10 @@ export interface LoadMinutes {
 }
 
 /** Wells that are filled for the pieces wanted, and with the halves that are spare. Returns the figure of it. */
-export function addWellsWanted(ledger: Ledger, { line, wellsEach }: WellsContext): string {
+export function addWellsWanted(ledger: Figures, { line, wellsEach }: WellsContext): string {
   if (wellsEach === 1) return 'count.wanted';
   const spare = line.family === 'mini' ? line.spareHalves : 0;
-  given(
-    ledger,
+  ledger.given(
     'halves.spare',
     'Spare halves',
     'pieces',
@@ -31,8 +29,7 @@ export function addWellsWanted(ledger: Ledger, { line, wellsEach }: WellsContext
     'stated',
     'Baked beyond the pairs, for those that break, as chosen.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'wells.wanted',
     'Halves wanted',
     'pieces',
@@ -45,15 +42,14 @@ export function addWellsWanted(ledger: Ledger, { line, wellsEach }: WellsContext
 
 /** What the bowl gives, what tins, liners and time allow, how many are made and in how many loads. */
 export function addCount(
-  ledger: Ledger,
+  ledger: Figures,
   context: WellsContext,
   bowl: string,
   minutes: LoadMinutes | null,
   more: readonly Supplied[],
 ): { limits: Limit[]; loads: LoadPlan; wellsId: string } {
   const { line, tin, oven, wellsEach, many } = context;
-  calc(
-    ledger,
+  ledger.calc(
     'batter.bowlLoss',
     'Left on bowl and spoon',
     'g',
@@ -61,8 +57,7 @@ export function addCount(
     (mixed = 0, lost = 0) => mixed * lost,
     'What no spatula gets out.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'batter.ready',
     'Batter to portion',
     'g',
@@ -70,8 +65,7 @@ export function addCount(
     (mixed = 0, lost = 0) => mixed - lost,
     'What is left to fill wells with.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'count.batter',
     'The batter allows',
     'pieces',
@@ -83,8 +77,7 @@ export function addCount(
     { whole: 'floor' },
   );
   const tins = tinsAtOnce(tin, oven);
-  given(
-    ledger,
+  ledger.given(
     'tin.wells',
     'Wells in a tin',
     'pieces',
@@ -92,8 +85,7 @@ export function addCount(
     'counted',
     `As many as "${tin.name}" has.`,
   );
-  given(
-    ledger,
+  ledger.given(
     'tin.atOnce',
     'Tins in the oven at once',
     'pieces',
@@ -101,8 +93,7 @@ export function addCount(
     'counted',
     `${tin.owned} owned; "${oven.name}" holds ${oven.racks * oven.tinsPerRack}.`,
   );
-  const perLoad = calc(
-    ledger,
+  const perLoad = ledger.calc(
     'wells.perLoad',
     'Wells in one load',
     'pieces',
@@ -127,8 +118,7 @@ export function addCount(
   let wellsId = 'count.made';
   if (wellsEach === 2) {
     wellsId = 'wells.made';
-    calc(
-      ledger,
+    ledger.calc(
       wellsId,
       'Halves baked',
       'pieces',
@@ -139,8 +129,7 @@ export function addCount(
     );
   }
   const wells = wellsEach === 2 ? ledger.value(wellsId) : made;
-  calc(
-    ledger,
+  ledger.calc(
     'loads.count',
     'Loads',
     'loads',
@@ -162,11 +151,10 @@ export function addCount(
 }
 
 /** Without a bound on loads the tins allow as many loads as the order needs; with one, that many. */
-function loadsLimit(ledger: Ledger, { line, wellsEach }: WellsContext, perLoad: number): Supplied {
+function loadsLimit(ledger: Figures, { line, wellsEach }: WellsContext, perLoad: number): Supplied {
   const { maxLoads } = line;
   const wanted = ledger.value(wellsEach === 2 ? 'wells.wanted' : 'count.wanted');
-  given(
-    ledger,
+  ledger.given(
     'loads.allowed',
     maxLoads === null ? 'Loads that the order needs' : 'Loads at most',
     'loads',
@@ -176,8 +164,7 @@ function loadsLimit(ledger: Ledger, { line, wellsEach }: WellsContext, perLoad: 
       ? 'No bound was set, so as many loads as the order needs. Set one in Pieces.'
       : 'The most loads this run may take, as chosen.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'count.tins',
     'The tins allow',
     'pieces',
@@ -195,10 +182,9 @@ function loadsLimit(ledger: Ledger, { line, wellsEach }: WellsContext, perLoad: 
   };
 }
 
-function minutesLimit(ledger: Ledger, minutes: LoadMinutes | null, wellsEach: number): Supplied[] {
+function minutesLimit(ledger: Figures, minutes: LoadMinutes | null, wellsEach: number): Supplied[] {
   if (!minutes) return [];
-  given(
-    ledger,
+  ledger.given(
     'minutes.free',
     'Left for loads in the oven',
     's',
@@ -206,8 +192,7 @@ function minutesLimit(ledger: Ledger, minutes: LoadMinutes | null, wellsEach: nu
     'counted',
     'From now until it must be ready, less weighing, mixing and filling. Cooling is not counted: they would be warm.',
   );
-  given(
-    ledger,
+  ledger.given(
     'load.minutes',
     'One load and its turnaround',
     's',
@@ -215,8 +200,7 @@ function minutesLimit(ledger: Ledger, minutes: LoadMinutes | null, wellsEach: nu
     'typical',
     'The longer end of the baking time, and the door open between two loads.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'count.minutes',
     'The clock allows',
     'pieces',

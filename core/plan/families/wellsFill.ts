@@ -1,17 +1,15 @@
-import type { Ledger } from '../../figure';
 import { AS_IT_IS } from '../../figure';
 import { barVolumeMl, bowlVolumeMl, wellVolumeMl } from '../../piece';
 import { BAKE_LOSS, FINISHES, TIN_RULER_MM } from '../../process/batter.table';
-import { calc, given, root, start, toScale } from '../figures';
 import { barLengthMm, type WellsContext } from './wellsContext';
+import { type Figures, toScale } from '../figures';
 
 /** The well, how the batter rises in it, and what goes into one. */
-export function addFill(ledger: Ledger, context: WellsContext): void {
+export function addFill(ledger: Figures, context: WellsContext): void {
   const { line, method, formula, run } = context;
   addWell(ledger, context);
   const volume = ledger.value('well.volume');
-  start(
-    ledger,
+  ledger.start(
     'batter.density',
     'Batter density',
     'g/ml',
@@ -19,8 +17,7 @@ export function addFill(ledger: Ledger, context: WellsContext): void {
     `Usual for a ${method.name} batter. To measure yours: weigh a level cup of batter, then the same cup of water, and divide.`,
     { min: 0.2, max: 1.5 },
   );
-  start(
-    ledger,
+  ledger.start(
     'cake.density',
     'Cake density',
     'g/ml',
@@ -30,8 +27,7 @@ export function addFill(ledger: Ledger, context: WellsContext): void {
   );
   const loss = BAKE_LOSS.find(({ belowMl }) => volume < belowMl);
   if (!loss) throw new Error('invariant: the last class of wells has no end');
-  start(
-    ledger,
+  ledger.start(
     'bake.lossShare',
     'Lost in baking',
     'share',
@@ -39,8 +35,7 @@ export function addFill(ledger: Ledger, context: WellsContext): void {
     `Water that a ${loss.name} piece loses in the oven. Weigh a filled well, then the cake, to know yours.`,
     { min: 0, max: 0.5 },
   );
-  calc(
-    ledger,
+  ledger.calc(
     'rise',
     'Rise',
     'times',
@@ -50,8 +45,7 @@ export function addFill(ledger: Ledger, context: WellsContext): void {
   );
   const room = line.baseLayer ? addLayer(ledger, line.baseLayer) : 'well.volume';
   addPortion(ledger, line.fill, run.kitchen.scaleStepG, formula.name, room);
-  calc(
-    ledger,
+  ledger.calc(
     'fill.share',
     'Filled',
     'share',
@@ -59,8 +53,7 @@ export function addFill(ledger: Ledger, context: WellsContext): void {
     (portion = 0, well = 1, density = 1) => portion / (well * density),
     'The share of the well that the weighed batter takes up before baking.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'finish.share',
     'Cake against the well',
     'share',
@@ -70,11 +63,10 @@ export function addFill(ledger: Ledger, context: WellsContext): void {
   );
 }
 
-function addWell(ledger: Ledger, { tin }: WellsContext): void {
+function addWell(ledger: Figures, { tin }: WellsContext): void {
   const shape = tin.shape ?? 'frustum';
   const side = (id: string, label: string, value: number) =>
-    root(
-      ledger,
+    ledger.root(
       id,
       label,
       'mm',
@@ -92,8 +84,7 @@ function addWell(ledger: Ledger, { tin }: WellsContext): void {
   const water = 'Fill one with water and weigh it to know better: 1 g is 1 ml.';
   switch (shape) {
     case 'frustum':
-      calc(
-        ledger,
+      ledger.calc(
         'well.volume',
         label,
         'ml',
@@ -104,8 +95,7 @@ function addWell(ledger: Ledger, { tin }: WellsContext): void {
       );
       return;
     case 'bowl':
-      calc(
-        ledger,
+      ledger.calc(
         'well.volume',
         label,
         'ml',
@@ -116,8 +106,7 @@ function addWell(ledger: Ledger, { tin }: WellsContext): void {
       );
       return;
     case 'bar':
-      calc(
-        ledger,
+      ledger.calc(
         'well.volume',
         label,
         'ml',
@@ -130,11 +119,10 @@ function addWell(ledger: Ledger, { tin }: WellsContext): void {
 }
 
 function addLayer(
-  ledger: Ledger,
+  ledger: Figures,
   layer: { readonly what: string; readonly massG: number; readonly density: number },
 ): string {
-  given(
-    ledger,
+  ledger.given(
     'layer.mass',
     `${layer.what} in a well`,
     'g',
@@ -142,8 +130,7 @@ function addLayer(
     'stated',
     'It goes in first, as chosen.',
   );
-  given(
-    ledger,
+  ledger.given(
     'layer.density',
     `${layer.what}, density`,
     'g/ml',
@@ -151,8 +138,7 @@ function addLayer(
     'stated',
     'As stated for it; 1 is that of water.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'well.free',
     'Room above the base layer',
     'ml',
@@ -165,7 +151,7 @@ function addLayer(
 }
 
 function addPortion(
-  ledger: Ledger,
+  ledger: Figures,
   fill: WellsContext['line']['fill'],
   stepG: number,
   formula: string,
@@ -173,12 +159,11 @@ function addPortion(
 ): void {
   const decided = { decide: toScale(stepG), pin: { min: 1, max: 5000 } };
   const portion = (sum: string, f: (...v: number[]) => number, sentence: string, more = decided) =>
-    calc(ledger, 'portion.mass', 'Batter in a well', 'g', sum, f, sentence, more);
+    ledger.calc('portion.mass', 'Batter in a well', 'g', sum, f, sentence, more);
   switch (fill.by) {
     case 'finish': {
       const finish = FINISHES[fill.finish];
-      given(
-        ledger,
+      ledger.given(
         'finish.aim',
         `Finish wanted: ${finish.name}`,
         'share',
@@ -186,8 +171,7 @@ function addPortion(
         'stated',
         `${finish.meaning} Chosen for this run.`,
       );
-      calc(
-        ledger,
+      ledger.calc(
         'portion.aim',
         'Batter for that finish',
         'g',
@@ -203,8 +187,7 @@ function addPortion(
       return;
     }
     case 'share':
-      given(
-        ledger,
+      ledger.given(
         'fill.rule',
         'Filled by rule of thumb',
         'share',
@@ -219,8 +202,7 @@ function addPortion(
       );
       return;
     case 'mass':
-      given(
-        ledger,
+      ledger.given(
         'portion.stated',
         'Batter in a well, as chosen',
         'g',

@@ -1,23 +1,21 @@
-import type { Ledger } from '../../figure';
 import { FONDANT } from '../../process/frost.table';
 import type { Allergen } from '../../quantity';
 import type { LotPlan } from '../chain';
-import { calc, total } from '../figures';
 import { addBallOf, addBox, addDrum, addPots, coatNotes, type CoatedSolid } from '../links/coat';
 import { addDipEach, addFinishEach, type FinishedEach } from '../links/each';
 import { partAllergens } from '../links/finish';
 import { addFillingTotal, addFrostingTotal } from '../links/frosting';
 import { addLots, addToppings } from '../links/lots';
 import type { WellsContext } from './wellsContext';
+import { type Figures } from '../figures';
 
 /** What one piece takes beyond its cake, before it is known how many are made. */
-export function finishEach(ledger: Ledger, context: WellsContext): FinishedEach {
+export function finishEach(ledger: Figures, context: WellsContext): FinishedEach {
   const { line, wellsEach, run } = context;
   let cakeId = 'cake.mass';
   if (wellsEach === 2) {
     cakeId = 'pair.mass';
-    calc(
-      ledger,
+    ledger.calc(
       cakeId,
       'Two halves',
       'g',
@@ -29,8 +27,7 @@ export function finishEach(ledger: Ledger, context: WellsContext): FinishedEach 
   if (line.baseLayer) {
     const under = cakeId;
     cakeId = 'layered.mass';
-    total(
-      ledger,
+    ledger.total(
       cakeId,
       'Cake with its base layer',
       'g',
@@ -48,8 +45,7 @@ export function finishEach(ledger: Ledger, context: WellsContext): FinishedEach 
     count: line.count,
   });
   // The surface that toppings, fondant and coats go on.
-  calc(
-    ledger,
+  ledger.calc(
     'cake.volume',
     'One cake, its volume',
     'ml',
@@ -62,8 +58,7 @@ export function finishEach(ledger: Ledger, context: WellsContext): FinishedEach 
   const pieceIds = [...each.pieceIds];
   const supplies = [...each.supplies];
   if (line.fondant) {
-    calc(
-      ledger,
+    ledger.calc(
       'fondant.each',
       'Fondant on a piece',
       'g',
@@ -86,11 +81,10 @@ export function finishEach(ledger: Ledger, context: WellsContext): FinishedEach 
 }
 
 /** A bar as a box, a pair of bowls as a ball, anything else as a drum of its top's width. */
-function addSurface(ledger: Ledger, { tin, wellsEach }: WellsContext): CoatedSolid {
+function addSurface(ledger: Figures, { tin, wellsEach }: WellsContext): CoatedSolid {
   if (tin.shape === 'bowl' && wellsEach === 2) return addBallOf(ledger, 'cake.volume');
   if (tin.shape !== 'bar') return addDrum(ledger, 'well.top', 'cake.volume');
-  calc(
-    ledger,
+  ledger.calc(
     'piece.height',
     'Piece, high',
     'mm',
@@ -102,9 +96,8 @@ function addSurface(ledger: Ledger, { tin, wellsEach }: WellsContext): CoatedSol
 }
 
 /** What to roll out, and what to have, where fondant covers the pieces. */
-export function addFondantTotal(ledger: Ledger): void {
-  calc(
-    ledger,
+export function addFondantTotal(ledger: Figures): void {
+  ledger.calc(
     'fondant.rolled',
     'Fondant to roll out',
     'g',
@@ -112,8 +105,7 @@ export function addFondantTotal(ledger: Ledger): void {
     (count = 0, each = 0) => count * each * (1 + FONDANT.beyond),
     'Half as much again lies beyond the edge; most of that is rolled again.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'fondant.needed',
     'Fondant to have',
     'g',
@@ -125,7 +117,7 @@ export function addFondantTotal(ledger: Ledger): void {
 
 /** Fillings, frostings, coats and toppings of all pieces. */
 export function finishAll(
-  ledger: Ledger,
+  ledger: Figures,
   { line, run }: WellsContext,
   { pieceIds, bags }: FinishedEach,
 ): { lots: LotPlan[]; allergens: () => readonly Allergen[]; notes: () => readonly string[] } {
@@ -136,8 +128,7 @@ export function finishAll(
   const coat = line.family === 'mini' ? (line.coat ?? null) : null;
   const pots = coat ? addPots(ledger, lots, coat).pots : [];
   if (ledger.has('fondant.each')) addFondantTotal(ledger);
-  total(
-    ledger,
+  ledger.total(
     'piece.mass',
     'One piece, before toppings',
     'g',
@@ -168,7 +159,7 @@ const FROST_NOTE =
   'Frost when the cake is cool all through; a warm one melts what stands on it. Kitchens above {24 °C} run soft: chill the bowl for ten minutes.';
 
 /** What the shape and the style ask for. */
-export function wellNotes(ledger: Ledger, { line, tin }: WellsContext): string[] {
+export function wellNotes(ledger: Figures, { line, tin }: WellsContext): string[] {
   const notes: string[] = [];
   if (line.baseLayer)
     notes.push(

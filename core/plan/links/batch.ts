@@ -1,10 +1,10 @@
 import type { EggMode, FormulaDoc } from '../../exchange/documents';
-import { AS_IT_IS, type Ledger } from '../../figure';
+import { AS_IT_IS } from '../../figure';
 import type { ReadFormula } from '../../formula';
 import { PIECE_SPREAD_SHARE } from '../../quantity/ingredients.table';
 import type { ReadLine } from '../../quantity';
 import type { BatchIngredient, BatterPlan, EggChoice } from '../chain';
-import { calc, given, root, total } from '../figures';
+import { type Figures } from '../figures';
 
 export interface BatchSpec {
   /** Put before every id, so that several batches fit one ledger: empty for the first. */
@@ -27,11 +27,10 @@ export interface AddedBatch extends BatterPlan {
 }
 
 /** Scaling with eggs kept whole, the grams of every ingredient, and the bowl that they make. */
-export function addBatch(ledger: Ledger, spec: BatchSpec): AddedBatch {
+export function addBatch(ledger: Figures, spec: BatchSpec): AddedBatch {
   const { p, formula, read, eggs, neededId, othersG, mixedId, mixedLabel } = spec;
   const parts = formula.parts ?? [];
-  root(
-    ledger,
+  ledger.root(
     `${p}formula.mass`,
     `One batch of ${formula.name} as written`,
     'g',
@@ -41,8 +40,7 @@ export function addBatch(ledger: Ledger, spec: BatchSpec): AddedBatch {
     'All lines of the formula that could be read, added up. Cups and spoons widen it; weighed lines hardly.',
   );
   if (othersG > 0) {
-    given(
-      ledger,
+    ledger.given(
       `${p}batter.others`,
       'For other lines of this run',
       'g',
@@ -52,8 +50,7 @@ export function addBatch(ledger: Ledger, spec: BatchSpec): AddedBatch {
     );
   }
   const wantedIds = othersG > 0 ? [neededId, `${p}batter.others`] : [neededId];
-  calc(
-    ledger,
+  ledger.calc(
     `${p}scale.exact`,
     'Scale, exactly',
     'times',
@@ -76,8 +73,7 @@ export function addBatch(ledger: Ledger, spec: BatchSpec): AddedBatch {
   const ingredients = readLines.map(({ l, index }) => addIngredient(ledger, p, l, index, eggs, pieceG));
   const partIds = parts.map((part, i) => {
     const id = `${p}part.${i + 1}`;
-    given(
-      ledger,
+    ledger.given(
       `${id}.written`,
       'A part, as written',
       'g',
@@ -85,8 +81,7 @@ export function addBatch(ledger: Ledger, spec: BatchSpec): AddedBatch {
       'stated',
       'What one batch takes of another formula, as its writer says.',
     );
-    calc(
-      ledger,
+    ledger.calc(
       id,
       'Of another formula',
       'g',
@@ -96,8 +91,7 @@ export function addBatch(ledger: Ledger, spec: BatchSpec): AddedBatch {
     );
     return id;
   });
-  total(
-    ledger,
+  ledger.total(
     mixedId,
     mixedLabel,
     'g',
@@ -108,8 +102,7 @@ export function addBatch(ledger: Ledger, spec: BatchSpec): AddedBatch {
   let ownId = mixedId;
   if (othersG > 0) {
     ownId = `${p}batter.own`;
-    calc(
-      ledger,
+    ledger.calc(
       ownId,
       'This line’s part of the bowl',
       'g',
@@ -128,17 +121,16 @@ interface Scaled {
   readonly pieceG: number;
 }
 
-function addScale(ledger: Ledger, p: string, mode: EggMode, lines: readonly ReadLine[]): Scaled {
+function addScale(ledger: Figures, p: string, mode: EggMode, lines: readonly ReadLine[]): Scaled {
   const eggLine = lines.find((l) => l.whole && l.ingredient?.key === 'egg') ?? lines.find((l) => l.whole);
   const exactly = (sentence: string) =>
-    calc(ledger, `${p}scale.used`, 'Scale', 'times', `{${p}scale.exact}`, (exact = 0) => exact, sentence);
+    ledger.calc(`${p}scale.used`, 'Scale', 'times', `{${p}scale.exact}`, (exact = 0) => exact, sentence);
   if (!eggLine?.whole) {
     exactly('The formula has nothing that must stay whole, so it is scaled exactly.');
     return { choice: null, pieceG: 0 };
   }
   const { count } = eggLine.whole;
-  given(
-    ledger,
+  ledger.given(
     `${p}eggs.formula`,
     'Eggs in the formula',
     'eggs',
@@ -146,8 +138,7 @@ function addScale(ledger: Ledger, p: string, mode: EggMode, lines: readonly Read
     'stated',
     `From the line "${eggLine.raw.trim()}".`,
   );
-  const exact = calc(
-    ledger,
+  const exact = ledger.calc(
     `${p}eggs.exact`,
     'Eggs, exactly',
     'eggs',
@@ -161,8 +152,7 @@ function addScale(ledger: Ledger, p: string, mode: EggMode, lines: readonly Read
     nearest: 'Eggs go to the nearest whole one and the rest keeps to the exact scale.',
     weigh: 'Eggs are beaten and weighed, so nothing is rounded.',
   };
-  const used = calc(
-    ledger,
+  const used = ledger.calc(
     `${p}eggs.used`,
     'Eggs to use',
     'eggs',
@@ -174,8 +164,7 @@ function addScale(ledger: Ledger, p: string, mode: EggMode, lines: readonly Read
     },
   );
   if (mode === 'follow') {
-    calc(
-      ledger,
+    ledger.calc(
       `${p}scale.used`,
       'Scale',
       'times',
@@ -184,8 +173,7 @@ function addScale(ledger: Ledger, p: string, mode: EggMode, lines: readonly Read
       words.follow,
     );
   } else exactly(words[mode]);
-  root(
-    ledger,
+  ledger.root(
     `${p}egg.mass`,
     'One egg without its shell',
     'g',
@@ -222,7 +210,7 @@ function namesOf(p: string, index: number): Names {
 }
 
 function addIngredient(
-  ledger: Ledger,
+  ledger: Figures,
   p: string,
   l: ReadLine,
   index: number,
@@ -236,8 +224,7 @@ function addIngredient(
     const ownPart = Number((l.whole.pieceG / pieceG).toFixed(4));
     const { count } = l.whole;
     const wholeFigureId = counted;
-    calc(
-      ledger,
+    ledger.calc(
       wholeFigureId,
       `${l.name}, how many`,
       'eggs',
@@ -246,8 +233,7 @@ function addIngredient(
       'Kept whole.',
       { decide: { step: 1, how: 'nearest', least: 1 } },
     );
-    calc(
-      ledger,
+    ledger.calc(
       figureId,
       l.name,
       'g',
@@ -257,8 +243,7 @@ function addIngredient(
     );
     return { ...base, wholeFigureId };
   }
-  root(
-    ledger,
+  ledger.root(
     written,
     `${l.name}, as written`,
     'g',
@@ -267,8 +252,7 @@ function addIngredient(
     l.basis,
     l.reading ? `"${l.raw.trim()}" read as ${l.reading}.` : `"${l.raw.trim()}".`,
   );
-  calc(
-    ledger,
+  ledger.calc(
     figureId,
     l.name,
     'g',

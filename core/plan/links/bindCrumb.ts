@@ -1,10 +1,9 @@
 import type { CrumbPart } from '../../exchange/documents';
-import type { Ledger } from '../../figure';
 import { planBind } from '../../process/bind';
 import { ADD_IN, BIND_SCHOOLS, FIRST_ADDITION } from '../../process/bind.table';
-import { calc, gramsText, listed, total } from '../figures';
 import { supplied, type Supplied } from './count';
 import { isBaked, kindOf, type DoughLine } from './dough';
+import { type Figures, gramsText } from '../figures';
 
 /** Less binder than this is none, g. */
 const LEAST_BINDER_G = 1;
@@ -73,14 +72,13 @@ function binderSum(
  * binder that all of it takes leave open. `x · (1 + share · thirst) = dough − standing − its binder`.
  * Returns the figure of one baked part's crumb; several share the need alike.
  */
-export function addCrumbNeeded(ledger: Ledger, line: DoughLine, neededId: string): string | null {
+export function addCrumbNeeded(ledger: Figures, line: DoughLine, neededId: string): string | null {
   const { standing, frosting, dry, wet } = idsOf(line);
   const { crumb } = line;
   const baked = crumb.flatMap((part, i) => (isBaked(part) ? [`crumb.${i + 1}`] : []));
   if (baked.length === 0) return null;
   const fixed = binderSum(line, standing);
-  listed(
-    ledger,
+  ledger.listed(
     'binder.fixed',
     'Binder for what is on the table',
     'g',
@@ -94,8 +92,7 @@ export function addCrumbNeeded(ledger: Ledger, line: DoughLine, neededId: string
   const n = baked.length;
   const taken = there.length > 0 ? ` − ${there.map((id) => `{${id}}`).join(' − ')}` : '';
   const count = there.length;
-  listed(
-    ledger,
+  ledger.listed(
     'crumb.needed',
     'Crumb to bake',
     'g',
@@ -114,15 +111,14 @@ export function addCrumbNeeded(ledger: Ledger, line: DoughLine, neededId: string
 }
 
 /** Crumb of all parts, the binder it takes, and the dough that comes of it. */
-export function addDough(ledger: Ledger, line: DoughLine): Supplied[] {
+export function addDough(ledger: Figures, line: DoughLine): Supplied[] {
   const { frosting, dry, wet } = idsOf(line);
   const crumbIds = line.crumb.map((_, i) => `crumb.${i + 1}`);
-  total(ledger, 'crumb.total', 'Crumb in the bowl', 'g', crumbIds, 'From all that it comes from.');
+  ledger.total('crumb.total', 'Crumb in the bowl', 'g', crumbIds, 'From all that it comes from.');
   if (frosting.length > 0)
-    total(ledger, 'frosting.own', 'Frosting that came with it', 'g', frosting, 'It binds as well.');
+    ledger.total('frosting.own', 'Frosting that came with it', 'g', frosting, 'It binds as well.');
   const need = binderSum(line, crumbIds);
-  listed(
-    ledger,
+  ledger.listed(
     'binder.need',
     'Binder needed',
     'g',
@@ -131,8 +127,7 @@ export function addDough(ledger: Ledger, line: DoughLine): Supplied[] {
     'An estimate, and a third off either way: add the first part, then stop by the squeeze, not by the figure.',
     `${need.sum}, at least 0`,
   );
-  calc(
-    ledger,
+  ledger.calc(
     'binder.first',
     'First addition',
     'g',
@@ -141,8 +136,7 @@ export function addDough(ledger: Ledger, line: DoughLine): Supplied[] {
     'Three fifths of it cannot be too much. Then a spoonful at a time.',
     { decide: { step: 1, how: 'down' } },
   );
-  calc(
-    ledger,
+  ledger.calc(
     'binder.added',
     'Binder added',
     'g',
@@ -151,8 +145,7 @@ export function addDough(ledger: Ledger, line: DoughLine): Supplied[] {
     'As reckoned, until somebody says what really went in.',
     { pin: { min: 0, max: 100_000 } },
   );
-  total(
-    ledger,
+  ledger.total(
     'dough.total',
     'Dough in the bowl',
     'g',
@@ -160,8 +153,7 @@ export function addDough(ledger: Ledger, line: DoughLine): Supplied[] {
     'All that is in it. Weigh the full bowl, less the empty one, and the plan goes on from there.',
     { min: 1, max: 1_000_000 },
   );
-  calc(
-    ledger,
+  ledger.calc(
     'dough.lost',
     'Left on hands and bench',
     'g',
@@ -169,8 +161,7 @@ export function addDough(ledger: Ledger, line: DoughLine): Supplied[] {
     (dough = 0, lost = 0) => dough * lost,
     'Scraped together, it makes one to taste.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'dough.ready',
     'Dough to portion',
     'g',
@@ -178,8 +169,7 @@ export function addDough(ledger: Ledger, line: DoughLine): Supplied[] {
     (dough = 0, lost = 0) => dough - lost,
     'What becomes portions.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'count.dough',
     'The dough allows',
     'pieces',
@@ -188,8 +178,7 @@ export function addDough(ledger: Ledger, line: DoughLine): Supplied[] {
     'As many whole portions as it makes.',
     { whole: 'floor' },
   );
-  calc(
-    ledger,
+  ledger.calc(
     'binder.each',
     'Binder in a portion',
     'g',
@@ -207,7 +196,7 @@ export function addDough(ledger: Ledger, line: DoughLine): Supplied[] {
 }
 
 /** How to bind: first addition, steps, when to stop, and the ways out. */
-export function bindNotes(ledger: Ledger, line: DoughLine): string[] {
+export function bindNotes(ledger: Figures, line: DoughLine): string[] {
   const { binder } = line;
   const plan = planBind({
     crumb: line.crumb.map((part, i) => ({ kind: kindOf(part), massG: ledger.value(`crumb.${i + 1}`) })),

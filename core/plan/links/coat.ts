@@ -1,11 +1,10 @@
 import type { CoatChoice, Lot, VesselDoc } from '../../exchange/documents';
-import type { Ledger } from '../../figure';
 import { COAT } from '../../process/coat.table';
 import { meltingBursts, type ChocolateKind } from '../../process/microwave';
 import { DIP_SCHOOLS } from '../../process/set.table';
-import { calc, given, gramsText, start, total } from '../figures';
 import type { RunContext } from '../lookup';
 import type { CountedLot } from './lots';
+import { type Figures, gramsText } from '../figures';
 
 /** A convex piece as a coat sees it: figures of its surface, of its mean width's integral, and of its height. */
 export interface CoatedSolid {
@@ -18,9 +17,8 @@ export interface CoatedSolid {
 }
 
 /** A ball of some mass and density: its diameter, surface and volume. */
-export function addBall(ledger: Ledger, massId: string, densityId: string): CoatedSolid {
-  calc(
-    ledger,
+export function addBall(ledger: Figures, massId: string, densityId: string): CoatedSolid {
+  ledger.calc(
     'ball.volume',
     'One ball',
     'ml',
@@ -32,9 +30,8 @@ export function addBall(ledger: Ledger, massId: string, densityId: string): Coat
 }
 
 /** The ball of some volume: its diameter and surface. */
-export function addBallOf(ledger: Ledger, volumeId: string): CoatedSolid {
-  calc(
-    ledger,
+export function addBallOf(ledger: Figures, volumeId: string): CoatedSolid {
+  ledger.calc(
     'ball.diameter',
     'Ball, across',
     'mm',
@@ -42,8 +39,7 @@ export function addBallOf(ledger: Ledger, volumeId: string): CoatedSolid {
     (ml = 0) => Math.cbrt((6000 * ml) / Math.PI),
     'The ball that holds so much.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'piece.area',
     'Surface of a piece',
     'cm²',
@@ -51,8 +47,7 @@ export function addBallOf(ledger: Ledger, volumeId: string): CoatedSolid {
     (d = 0) => (Math.PI * d * d) / 100,
     'Geometry of a ball.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'piece.curve',
     'Roundness of a piece',
     'mm',
@@ -70,14 +65,13 @@ export function addBallOf(ledger: Ledger, volumeId: string): CoatedSolid {
 
 /** A box of three sides, given by their figures: surface, volume, height. */
 export function addBox(
-  ledger: Ledger,
+  ledger: Figures,
   a: string,
   b: string,
   c: string,
   volume: string | null = null,
 ): CoatedSolid {
-  calc(
-    ledger,
+  ledger.calc(
     'piece.area',
     'Surface of a piece',
     'cm²',
@@ -85,8 +79,7 @@ export function addBox(
     (x = 0, y = 0, z = 0) => (2 * (x * y + y * z + x * z)) / 100,
     'Six sides.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'piece.curve',
     'Roundness of a piece',
     'mm',
@@ -95,8 +88,7 @@ export function addBox(
     'How much a coat’s surface grows as it rounds the edges.',
   );
   if (volume === null) {
-    calc(
-      ledger,
+    ledger.calc(
       'piece.volume',
       'One piece',
       'ml',
@@ -109,9 +101,8 @@ export function addBox(
 }
 
 /** A round piece as a short cylinder of its mean width and its height. */
-export function addDrum(ledger: Ledger, widthId: string, volumeId: string): CoatedSolid {
-  calc(
-    ledger,
+export function addDrum(ledger: Figures, widthId: string, volumeId: string): CoatedSolid {
+  ledger.calc(
     'piece.height',
     'Piece, high',
     'mm',
@@ -119,8 +110,7 @@ export function addDrum(ledger: Ledger, widthId: string, volumeId: string): Coat
     (ml = 0, d = 1) => (4000 * ml) / (Math.PI * d * d),
     'The height of a round piece of that volume and mean width.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'piece.area',
     'Surface of a piece',
     'cm²',
@@ -128,8 +118,7 @@ export function addDrum(ledger: Ledger, widthId: string, volumeId: string): Coat
     (d = 0, h = 0) => ((Math.PI * d * d) / 2 + Math.PI * d * h) / 100,
     'Top, bottom and side of a round piece of its mean width.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'piece.curve',
     'Roundness of a piece',
     'mm',
@@ -141,9 +130,8 @@ export function addDrum(ledger: Ledger, widthId: string, volumeId: string): Coat
 }
 
 /** What one piece takes on: its coat, and the anchor of its stick. */
-export function addCoatEach(ledger: Ledger, coat: CoatChoice, solid: CoatedSolid, stick: boolean): void {
-  start(
-    ledger,
+export function addCoatEach(ledger: Figures, coat: CoatChoice, solid: CoatedSolid, stick: boolean): void {
+  ledger.start(
     'coat.density',
     'Melted coat, density',
     'g/ml',
@@ -153,8 +141,7 @@ export function addCoatEach(ledger: Ledger, coat: CoatChoice, solid: CoatedSolid
   );
   const frozen = coat.school === 'frozen';
   const mm = COAT.dipMm[frozen ? 'thick' : coat.thickness];
-  start(
-    ledger,
+  ledger.start(
     'coat.mm',
     'Coat, thick',
     'mm',
@@ -166,8 +153,7 @@ export function addCoatEach(ledger: Ledger, coat: CoatChoice, solid: CoatedSolid
         ],
     { min: 0.2, max: 6 },
   );
-  calc(
-    ledger,
+  ledger.calc(
     'coat.each',
     'Coat on a piece',
     'g',
@@ -178,8 +164,7 @@ export function addCoatEach(ledger: Ledger, coat: CoatChoice, solid: CoatedSolid
     { pin: { min: 0.05, max: 500 } },
   );
   if (stick) {
-    start(
-      ledger,
+    ledger.start(
       'anchor.each',
       'Coat that anchors a stick',
       'g',
@@ -188,8 +173,7 @@ export function addCoatEach(ledger: Ledger, coat: CoatChoice, solid: CoatedSolid
       { min: 0, max: 10 },
     );
   }
-  start(
-    ledger,
+  ledger.start(
     'coat.dripShare',
     'Drips and film',
     'share',
@@ -197,16 +181,14 @@ export function addCoatEach(ledger: Ledger, coat: CoatChoice, solid: CoatedSolid
     'What runs off and what clings to vessel and spoon.',
     { min: 0, max: 0.6 },
   );
-  total(
-    ledger,
+  ledger.total(
     'coat.taken',
     'Coat that goes with a piece',
     'g',
     stick ? ['coat.each', 'anchor.each'] : ['coat.each'],
     'On the piece and its stick.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'coat.perPiece',
     'Coat that a piece takes from the pot',
     'g',
@@ -217,9 +199,8 @@ export function addCoatEach(ledger: Ledger, coat: CoatChoice, solid: CoatedSolid
 }
 
 /** The pool that the vessel needs however few are dipped. Returns its figure. */
-export function addPool(ledger: Ledger, vessel: VesselDoc, solid: CoatedSolid): string {
-  given(
-    ledger,
+export function addPool(ledger: Figures, vessel: VesselDoc, solid: CoatedSolid): string {
+  ledger.given(
     'vessel.diameter',
     `"${vessel.name}", across`,
     'mm',
@@ -227,8 +208,7 @@ export function addPool(ledger: Ledger, vessel: VesselDoc, solid: CoatedSolid): 
     'geometry',
     'Measured inside, as kept in Kitchen.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'pool.depth',
     'Working depth',
     'mm',
@@ -236,8 +216,7 @@ export function addPool(ledger: Ledger, vessel: VesselDoc, solid: CoatedSolid): 
     (height = 0) => height + COAT.dipClearanceMm,
     'The piece and a centimetre: shallower than that it cannot be dipped whole.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     'pool.stranded',
     'Pool left in the vessel',
     'g',
@@ -273,23 +252,21 @@ export const potsWanted = (lots: readonly Lot[], kind: ChocolateKind): number =>
 
 /** What to melt in every pot: on the pieces, drips, the pool; what of it is saved; the fat that thins it. */
 export function addPots(
-  ledger: Ledger,
+  ledger: Figures,
   lots: readonly CountedLot[],
   coat: CoatChoice,
 ): { pots: Pot[]; meltIds: string[] } {
   const pots = potsOf(lots, coat.kind);
   const meltIds = pots.map(({ kind, p }) => {
     const counts = lots.filter(({ lot, count }) => count > 0 && (lot?.coat ?? coat.kind) === kind);
-    total(
-      ledger,
+    ledger.total(
       `${p}count`,
       `Pieces in ${kind}`,
       'pieces',
       counts.length > 0 ? counts.map(({ countId }) => countId) : ['count.made'],
       'All lots that are dipped in this pot.',
     );
-    calc(
-      ledger,
+    ledger.calc(
       `${p}coat`,
       `Coat on the pieces, ${kind}`,
       'g',
@@ -297,8 +274,7 @@ export function addPots(
       (count = 0, each = 0) => count * each,
       'With the anchors of the sticks.',
     );
-    calc(
-      ledger,
+    ledger.calc(
       `${p}drips`,
       `Drips and film, ${kind}`,
       'g',
@@ -306,8 +282,7 @@ export function addPots(
       (grams = 0, share = 0) => grams * share,
       'Lost to paper, vessel and spoon.',
     );
-    calc(
-      ledger,
+    ledger.calc(
       `${p}melt`,
       `To melt, ${kind}`,
       'g',
@@ -316,8 +291,7 @@ export function addPots(
       'On the pieces, drips, and the pool that the vessel needs to the last.',
       { pin: { min: 0, max: 1_000_000 } },
     );
-    calc(
-      ledger,
+    ledger.calc(
       `${p}saved`,
       `Saved from the pool, ${kind}`,
       'g',
@@ -326,8 +300,7 @@ export function addPots(
       'Tilt the vessel and spoon for the last ones: about half of the pool. The rest keeps for another day.',
     );
     if (coat.thinnedShare > 0) {
-      calc(
-        ledger,
+      ledger.calc(
         `${p}thinner`,
         `Coconut oil or cocoa butter, ${kind}`,
         'g',
@@ -342,7 +315,12 @@ export function addPots(
 }
 
 /** How to melt, what the school asks for, and what a narrower vessel would save: sentences with measures in braces. */
-export function coatNotes(ledger: Ledger, run: RunContext, pots: readonly Pot[], coat: CoatChoice): string[] {
+export function coatNotes(
+  ledger: Figures,
+  run: RunContext,
+  pots: readonly Pot[],
+  coat: CoatChoice,
+): string[] {
   const school = DIP_SCHOOLS[coat.school];
   const notes = [`Dipped ${coat.school}. ${school.meaning} ${school.watch}`];
   for (const { kind, p } of pots) notes.push(meltNote(run, kind, ledger.value(`${p}melt`)));

@@ -1,6 +1,5 @@
-import type { Ledger } from '../../figure';
 import type { Limit, Supply } from '../chain';
-import { calc, given, smallest } from '../figures';
+import { type Figures } from '../figures';
 
 /** A supply before it is known which one is the smallest. */
 export interface Supplied {
@@ -14,7 +13,7 @@ export interface Supplied {
  * Nothing where no amount is stated.
  */
 export function supplied(
-  ledger: Ledger,
+  ledger: Figures,
   supply: Supply,
   name: string,
   onHandG: number | null | undefined,
@@ -22,8 +21,7 @@ export function supplied(
   words: string,
 ): Supplied[] {
   if (onHandG === null || onHandG === undefined) return [];
-  given(
-    ledger,
+  ledger.given(
     `${supply}.onHand`,
     `${name} on the table`,
     'g',
@@ -33,8 +31,7 @@ export function supplied(
   );
   const figureId = `count.${supply}`;
   const over = each.over;
-  calc(
-    ledger,
+  ledger.calc(
     figureId,
     `The ${name.toLowerCase()} allows`,
     'pieces',
@@ -52,7 +49,7 @@ export function supplied(
 
 /** Pieces that a counted supply allows: one to a piece. */
 export function counted(
-  ledger: Ledger,
+  ledger: Figures,
   supply: Supply,
   name: string,
   there: number | null | undefined,
@@ -60,8 +57,7 @@ export function counted(
 ): Supplied[] {
   if (there === null || there === undefined) return [];
   const figureId = `count.${supply}`;
-  given(
-    ledger,
+  ledger.given(
     figureId,
     `The ${name} allow`,
     'pieces',
@@ -73,9 +69,8 @@ export function counted(
 }
 
 /** How many are wanted. */
-export function addWanted(ledger: Ledger, count: number, many: string): void {
-  given(
-    ledger,
+export function addWanted(ledger: Figures, count: number, many: string): void {
+  ledger.given(
     'count.wanted',
     `${many} wanted`,
     'pieces',
@@ -86,9 +81,8 @@ export function addWanted(ledger: Ledger, count: number, many: string): void {
 }
 
 /** How many are made: the smallest of what was wanted and what every supply allows; names the one that limits. */
-export function addMade(ledger: Ledger, supplies: readonly Supplied[], many: string): Limit[] {
-  smallest(
-    ledger,
+export function addMade(ledger: Figures, supplies: readonly Supplied[], many: string): Limit[] {
+  ledger.smallest(
     'count.made',
     `${many} made`,
     'pieces',

@@ -1,5 +1,4 @@
 import type { CrumbPart } from '../../exchange/documents';
-import type { Ledger } from '../../figure';
 import { BREAKAGE } from '../../process/bind.table';
 import { boilingShiftK } from '../../process/altitude';
 import { BOWL_LOSS, METHODS, MUG_LOSS } from '../../process/batter.table';
@@ -7,13 +6,13 @@ import { COOLING_MUG, CRUMBLE_C } from '../../process/oven.table';
 import type { Batch } from '../chain';
 import type { SequenceStep } from '../families/sequence';
 import type { BatterNeed } from '../families/planning';
-import { calc, given, start } from '../figures';
 import type { RunContext } from '../lookup';
 import { addBatch } from './batch';
 import { isBaked, type BakedPart } from './dough';
 import { addMicrowave } from './microwave';
 import { addCooling } from './oven';
 import { addSheet, addSheetBake, addSheetCount, type SheetSpec } from './sheet';
+import { type Figures } from '../figures';
 
 /** A bowl that goes into a microwave at once, g: more heats unevenly. Basis: typical. */
 const BOWL_G = 350;
@@ -46,7 +45,7 @@ function sheetOf(run: RunContext, part: Extract<BakedPart, { from: 'bake' }>, p:
 
 /** What every bake loses on its way from batter to crumb, and the batter that it needs. */
 export function addBatterNeeded(
-  ledger: Ledger,
+  ledger: Figures,
   run: RunContext,
   crumb: readonly CrumbPart[],
   crumbNeededId: string,
@@ -54,8 +53,7 @@ export function addBatterNeeded(
   return partsOf(crumb).map(({ part, p }) => {
     if (part.from === 'bake') addSheet(ledger, sheetOf(run, part, p));
     else {
-      start(
-        ledger,
+      ledger.start(
         `${p}bake.lossShare`,
         'Lost as steam',
         'share',
@@ -64,8 +62,7 @@ export function addBatterNeeded(
         { min: 0, max: 0.5 },
       );
     }
-    start(
-      ledger,
+    ledger.start(
       `${p}bowl.lossShare`,
       'Left on bowl and spoon',
       'share',
@@ -73,8 +70,7 @@ export function addBatterNeeded(
       'About 2 % where the bowl is scraped well, 5 % where it is not.',
       { min: 0, max: 0.3 },
     );
-    given(
-      ledger,
+    ledger.given(
       `${p}trim.share`,
       'Crust trimmed off',
       'share',
@@ -83,12 +79,11 @@ export function addBatterNeeded(
       'Dark or hard edges make lumps in the dough. As chosen.',
       { min: 0, max: 0.6 },
     );
-    start(ledger, `${p}breakage`, 'Falls aside', 'share', { ...BREAKAGE }, 'Crumbs on the bench.', {
+    ledger.start(`${p}breakage`, 'Falls aside', 'share', { ...BREAKAGE }, 'Crumbs on the bench.', {
       min: 0,
       max: 0.3,
     });
-    calc(
-      ledger,
+    ledger.calc(
       `${p}batter.needed`,
       'Batter needed',
       'g',
@@ -103,7 +98,7 @@ export function addBatterNeeded(
 
 /** Batters, bakes and their crumb. */
 export function addCrumbBakes(
-  ledger: Ledger,
+  ledger: Figures,
   run: RunContext,
   crumb: readonly CrumbPart[],
   lineId: string,
@@ -113,7 +108,7 @@ export function addCrumbBakes(
   const steps: SequenceStep[] = [];
   for (const { part, i, p } of partsOf(crumb)) {
     if (ledger.value(`${p}batter.needed`) <= 0) {
-      given(ledger, `crumb.${i + 1}`, 'Crumb to bake', 'g', 0, 'counted', 'What is on the table is enough.');
+      ledger.given(`crumb.${i + 1}`, 'Crumb to bake', 'g', 0, 'counted', 'What is on the table is enough.');
       continue;
     }
     const { doc, read } = run.formula(part.formulaId);
@@ -130,8 +125,7 @@ export function addCrumbBakes(
       mixedLabel: 'Batter in the bowl',
     });
     batches.push({ ...batch, id: `${p}batter`, makes: 'batter', formula: doc, mixedId, lineIds: [lineId] });
-    calc(
-      ledger,
+    ledger.calc(
       `${p}batter.bowlLoss`,
       'Left on bowl and spoon',
       'g',
@@ -139,8 +133,7 @@ export function addCrumbBakes(
       (mixed = 0, lost = 0) => mixed * lost,
       'What no spatula gets out.',
     );
-    calc(
-      ledger,
+    ledger.calc(
       `${p}batter.ready`,
       'Batter to bake',
       'g',
@@ -148,8 +141,7 @@ export function addCrumbBakes(
       (mixed = 0, lost = 0) => mixed - lost,
       'What goes into the tin.',
     );
-    given(
-      ledger,
+    ledger.given(
       `${p}day.mix`,
       'Weighing out and mixing',
       's',
@@ -169,8 +161,7 @@ export function addCrumbBakes(
       addSheetCount(ledger, spec, `${p}batter.ready`);
       addSheetBake(ledger, spec, CRUMBLE_C, 'Cooling until it can be crumbled');
     } else {
-      calc(
-        ledger,
+      ledger.calc(
         `${p}micro.bowls`,
         'Bowls, one after another',
         'pieces',
@@ -179,8 +170,7 @@ export function addCrumbBakes(
         'More than that at once heats unevenly: raw in the middle, tough at the rim.',
         { decide: { step: 1, how: 'up', least: 1 } },
       );
-      calc(
-        ledger,
+      ledger.calc(
         `${p}bowl.mass`,
         'Batter in a bowl',
         'g',
@@ -224,11 +214,10 @@ export function addCrumbBakes(
 }
 
 /** Cake, what is trimmed and broken off it, and its crumb. More crumb than cake cannot be weighed. */
-function addCrumbOf(ledger: Ledger, p: string, i: number): void {
+function addCrumbOf(ledger: Figures, p: string, i: number): void {
   const id = `crumb.${i + 1}`;
   const ready = ledger.figure(`${p}batter.ready`);
-  calc(
-    ledger,
+  ledger.calc(
     `${id}.cake`,
     'Cake, baked',
     'g',
@@ -238,8 +227,7 @@ function addCrumbOf(ledger: Ledger, p: string, i: number): void {
     { pin: { min: 1, max: ready.high } },
   );
   const cake = ledger.figure(`${id}.cake`);
-  calc(
-    ledger,
+  ledger.calc(
     id,
     'Crumb of it',
     'g',
@@ -248,8 +236,7 @@ function addCrumbOf(ledger: Ledger, p: string, i: number): void {
     'Without its crust and what falls aside. Weigh it and the plan goes on from there.',
     { pin: { min: 0, max: cake.kind === 'pinned' ? cake.value : ready.high } },
   );
-  calc(
-    ledger,
+  ledger.calc(
     `${id}.aside`,
     'Crust and crumbs aside',
     'g',

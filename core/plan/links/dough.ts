@@ -1,5 +1,4 @@
 import type { AddIn, BinderChoice, CrumbPart, PortionSize } from '../../exchange/documents';
-import type { Ledger } from '../../figure';
 import {
   BINDER_FACTOR,
   BIND_MODEL,
@@ -10,7 +9,7 @@ import {
   SCRAPED_KEEPS,
 } from '../../process/bind.table';
 import { HAND_LOSS, scoopMl } from '../../process/portion';
-import { calc, given, start, toScale } from '../figures';
+import { type Figures, toScale } from '../figures';
 
 /** Parts whose crumb has to be baked first, with the number that they bear in figures' ids. */
 export type BakedPart = Extract<CrumbPart, { from: 'bake' | 'microwave' }>;
@@ -25,11 +24,10 @@ export interface DoughLine {
 }
 
 /** Density of the dough, and what one portion weighs. */
-export function addDoughDensity(ledger: Ledger, line: DoughLine): void {
+export function addDoughDensity(ledger: Figures, line: DoughLine): void {
   const bakedAt = line.crumb.some((part) => part.from !== 'biscuit');
   const kind = bakedAt ? 'baked' : 'no-bake';
-  start(
-    ledger,
+  ledger.start(
     'dough.density',
     'Dough density',
     'g/ml',
@@ -37,8 +35,7 @@ export function addDoughDensity(ledger: Ledger, line: DoughLine): void {
     `Usual for ${bakedAt ? 'crumb of cake' : 'a no-bake mix'} pressed together.`,
     { min: 0.6, max: 1.6 },
   );
-  start(
-    ledger,
+  ledger.start(
     'hand.lossShare',
     'Left on hands and bench',
     'share',
@@ -49,14 +46,13 @@ export function addDoughDensity(ledger: Ledger, line: DoughLine): void {
 }
 
 /** A portion by its diameter, by a scoop's number or by its grams. */
-export function addPortion(ledger: Ledger, size: PortionSize, stepG: number): void {
+export function addPortion(ledger: Figures, size: PortionSize, stepG: number): void {
   const decided = { decide: toScale(stepG), pin: { min: 1, max: 2000 } };
   const sentence = 'What to weigh for each, to the step of the scale.';
   switch (size.by) {
     case 'diameter':
-      given(ledger, 'size.diameter', 'Ball wanted, across', 'mm', size.mm, 'stated', 'As chosen.');
-      calc(
-        ledger,
+      ledger.given('size.diameter', 'Ball wanted, across', 'mm', size.mm, 'stated', 'As chosen.');
+      ledger.calc(
         'portion.mass',
         'Dough in a portion',
         'g',
@@ -67,8 +63,7 @@ export function addPortion(ledger: Ledger, size: PortionSize, stepG: number): vo
       );
       return;
     case 'scoop':
-      given(
-        ledger,
+      ledger.given(
         'size.scoop',
         `Scoop ${size.number}, level`,
         'ml',
@@ -76,8 +71,7 @@ export function addPortion(ledger: Ledger, size: PortionSize, stepG: number): vo
         'geometry',
         'So many level scoops of that number make a quart of 946 ml.',
       );
-      calc(
-        ledger,
+      ledger.calc(
         'portion.mass',
         'Dough in a portion',
         'g',
@@ -88,8 +82,8 @@ export function addPortion(ledger: Ledger, size: PortionSize, stepG: number): vo
       );
       return;
     case 'mass':
-      given(ledger, 'size.mass', 'Portion, as chosen', 'g', size.massG, 'stated', 'As chosen.');
-      calc(ledger, 'portion.mass', 'Dough in a portion', 'g', '{size.mass}', (g = 0) => g, sentence, {
+      ledger.given('size.mass', 'Portion, as chosen', 'g', size.massG, 'stated', 'As chosen.');
+      ledger.calc('portion.mass', 'Dough in a portion', 'g', '{size.mass}', (g = 0) => g, sentence, {
         decide: { step: 0, how: 'nearest' },
         pin: { min: 1, max: 2000 },
       });
@@ -97,10 +91,9 @@ export function addPortion(ledger: Ledger, size: PortionSize, stepG: number): vo
 }
 
 /** How much binder a gram of moist crumb takes, and what is on the table before anything is baked. */
-export function addOnTheTable(ledger: Ledger, { crumb, addIns, binder }: DoughLine): void {
+export function addOnTheTable(ledger: Figures, { crumb, addIns, binder }: DoughLine): void {
   const school = BIND_SCHOOLS[binder.school];
-  given(
-    ledger,
+  ledger.given(
     'binder.school',
     `Bound ${school.name}`,
     'share',
@@ -108,8 +101,7 @@ export function addOnTheTable(ledger: Ledger, { crumb, addIns, binder }: DoughLi
     'typical',
     `${school.meaning} Grams of buttercream to a gram of moist crumb.`,
   );
-  given(
-    ledger,
+  ledger.given(
     'binder.kind',
     `${binder.kind} against buttercream`,
     'times',
@@ -117,8 +109,7 @@ export function addOnTheTable(ledger: Ledger, { crumb, addIns, binder }: DoughLi
     'typical',
     'How much of it does the work of a gram of buttercream.',
   );
-  start(
-    ledger,
+  ledger.start(
     'bind.factor',
     'This crumb against the usual',
     'times',
@@ -126,8 +117,7 @@ export function addOnTheTable(ledger: Ledger, { crumb, addIns, binder }: DoughLi
     'Crumbs differ by a third. What was really added at the last batch, over what was reckoned, is yours.',
     { min: 0.2, max: 4 },
   );
-  calc(
-    ledger,
+  ledger.calc(
     'binder.share',
     'Binder to a gram of moist crumb',
     'share',
@@ -137,8 +127,7 @@ export function addOnTheTable(ledger: Ledger, { crumb, addIns, binder }: DoughLi
   );
   crumb.forEach((part, i) => {
     const kind = kindOf(part);
-    given(
-      ledger,
+    ledger.given(
       `crumb.${i + 1}.thirst`,
       `Thirst of ${kind} crumb`,
       'times',
@@ -149,8 +138,7 @@ export function addOnTheTable(ledger: Ledger, { crumb, addIns, binder }: DoughLi
     if (!isBaked(part)) addStanding(ledger, part, `crumb.${i + 1}`);
   });
   addIns.forEach(({ what, massG, wet }, i) =>
-    given(
-      ledger,
+    ledger.given(
       `addin.${i + 1}`,
       what,
       'g',
@@ -163,10 +151,9 @@ export function addOnTheTable(ledger: Ledger, { crumb, addIns, binder }: DoughLi
 }
 
 /** Crumb that is there already: leftovers with their frosting, trimmings, biscuit. */
-function addStanding(ledger: Ledger, part: Exclude<CrumbPart, BakedPart>, id: string): void {
+function addStanding(ledger: Figures, part: Exclude<CrumbPart, BakedPart>, id: string): void {
   if (part.from !== 'leftovers') {
-    given(
-      ledger,
+    ledger.given(
       id,
       part.from === 'biscuit' ? 'Biscuit, crushed' : 'Trimmings, crumbled',
       'g',
@@ -177,21 +164,11 @@ function addStanding(ledger: Ledger, part: Exclude<CrumbPart, BakedPart>, id: st
     );
     return;
   }
-  given(
-    ledger,
-    `${id}.cake`,
-    'Leftover cake',
-    'g',
-    part.massG,
-    'stated',
-    'With its frosting, as it stands.',
-    {
-      min: 1,
-      max: 100_000,
-    },
-  );
-  start(
-    ledger,
+  ledger.given(`${id}.cake`, 'Leftover cake', 'g', part.massG, 'stated', 'With its frosting, as it stands.', {
+    min: 1,
+    max: 100_000,
+  });
+  ledger.start(
     `${id}.frostingShare`,
     'Frosting on it',
     'share',
@@ -203,8 +180,7 @@ function addStanding(ledger: Ledger, part: Exclude<CrumbPart, BakedPart>, id: st
     'Judged by eye. Scrape one piece and weigh both to know better.',
     { min: 0, max: 0.9 },
   );
-  calc(
-    ledger,
+  ledger.calc(
     id,
     'Crumb of leftover cake',
     'g',
@@ -214,8 +190,7 @@ function addStanding(ledger: Ledger, part: Exclude<CrumbPart, BakedPart>, id: st
     { pin: { min: 0, max: ledger.value(`${id}.cake`) } },
   );
   const keeps = part.scraped ? SCRAPED_KEEPS : 1;
-  calc(
-    ledger,
+  ledger.calc(
     `${id}.frosting`,
     'Frosting that stays in the crumb',
     'g',

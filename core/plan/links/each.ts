@@ -1,10 +1,9 @@
 import type { CoatChoice, FillingChoice, FrostingChoice, Lot } from '../../exchange/documents';
-import type { Ledger } from '../../figure';
-import { calc } from '../figures';
 import type { RunContext } from '../lookup';
 import { addCoatEach, addPool, potsWanted, type CoatedSolid } from './coat';
 import { supplied, type Supplied } from './count';
 import { addBags, addFillingEach, addFrostingEach } from './frosting';
+import { type Figures } from '../figures';
 
 export interface FinishSpec {
   readonly filling: FillingChoice | null | undefined;
@@ -25,7 +24,7 @@ export interface FinishedEach {
 }
 
 /** What goes into and on to one piece, and what is on the table of it. */
-export function addFinishEach(ledger: Ledger, spec: FinishSpec): FinishedEach {
+export function addFinishEach(ledger: Figures, spec: FinishSpec): FinishedEach {
   const { filling, frosting, topId, lots, count } = spec;
   const supplies: Supplied[] = [];
   const pieceIds: string[] = [];
@@ -51,7 +50,7 @@ export function addFinishEach(ledger: Ledger, spec: FinishSpec): FinishedEach {
 
 /** Coat, anchor and pool of a dipped piece, and what is on the table of it. */
 export function addDipEach(
-  ledger: Ledger,
+  ledger: Figures,
   run: RunContext,
   coat: CoatChoice,
   solid: CoatedSolid,
@@ -61,8 +60,7 @@ export function addDipEach(
   addCoatEach(ledger, coat, solid, stick);
   addPool(ledger, run.thing('vessel', coat.vesselId), solid);
   const pots = potsWanted(lots, coat.kind);
-  calc(
-    ledger,
+  ledger.calc(
     'pool.all',
     'Pools of all pots',
     'g',

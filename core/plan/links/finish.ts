@@ -1,13 +1,13 @@
 import { BINDER_ALLERGENS, FROSTING_ALLERGENS } from '../../caution/allergens.table';
 import type { BinderChoice, FillingChoice, FrostingChoice, Makes } from '../../exchange/documents';
-import type { Ledger } from '../../figure';
 import { ingredientsNamedIn, type Allergen } from '../../quantity';
 import type { Need } from '../chain';
 import type { RunContext } from '../lookup';
+import { type Figures } from '../figures';
 
 /** What the whole run makes once for all its lines. */
 export function needOf(
-  ledger: Ledger,
+  ledger: Figures,
   formulaId: string | null | undefined,
   makes: Makes,
   figureId: string,

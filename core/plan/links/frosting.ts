@@ -1,5 +1,4 @@
 import type { FillingChoice, FrostingChoice } from '../../exchange/documents';
-import type { Ledger } from '../../figure';
 import {
   BAG_LOSS_G,
   BETWEEN_MM,
@@ -14,28 +13,27 @@ import {
   STYLE_SPREAD,
   TOP_STYLES,
 } from '../../process/frost.table';
-import { calc, given, start, total } from '../figures';
 import type { CountedLot } from './lots';
+import { type Figures } from '../figures';
 
 /** What goes into a piece: the grams of one, and the crumb that a core leaves. Returns the figure of one piece's filling. */
 export function addFillingEach(
-  ledger: Ledger,
+  ledger: Figures,
   filling: FillingChoice,
   topId: string,
   cakeId: string,
 ): { eachId: string; cakeId: string } {
   const eachId = 'filling.each';
   const chosen = (label: string) =>
-    given(ledger, eachId, label, 'g', filling.eachG ?? 0, 'stated', 'As chosen for this run.', {
+    ledger.given(eachId, label, 'g', filling.eachG ?? 0, 'stated', 'As chosen for this run.', {
       min: 0,
       max: 300,
     });
   switch (filling.how) {
     case 'core': {
-      given(ledger, 'core.diameter', 'Corer, across', 'mm', filling.coreDiameterMm, 'stated', 'As chosen.');
-      given(ledger, 'core.depth', 'Core, deep', 'mm', filling.coreDepthMm, 'stated', 'As chosen.');
-      start(
-        ledger,
+      ledger.given('core.diameter', 'Corer, across', 'mm', filling.coreDiameterMm, 'stated', 'As chosen.');
+      ledger.given('core.depth', 'Core, deep', 'mm', filling.coreDepthMm, 'stated', 'As chosen.');
+      ledger.start(
         'core.plug',
         'Plug that goes back',
         'share',
@@ -43,8 +41,7 @@ export function addFillingEach(
         'The top of the core, put back as a lid.',
         { min: 0, max: 0.9 },
       );
-      calc(
-        ledger,
+      ledger.calc(
         'core.removed',
         'Crumb cut out',
         'g',
@@ -52,8 +49,7 @@ export function addFillingEach(
         (d = 0, h = 0, density = 0) => ((Math.PI * d * d * h) / 4000) * density,
         'A cylinder of cake, at the density of the crumb.',
       );
-      calc(
-        ledger,
+      ledger.calc(
         'core.kept',
         'Crumb kept aside',
         'g',
@@ -61,8 +57,7 @@ export function addFillingEach(
         (out = 0, plug = 0) => out * (1 - plug),
         'What does not go back as a lid: good crumb for pops.',
       );
-      start(
-        ledger,
+      ledger.start(
         'filling.density',
         `${filling.what}, density`,
         'g/ml',
@@ -70,8 +65,7 @@ export function addFillingEach(
         'Usual for jam and curd; lighter for cream. Weigh a level spoon to know yours.',
         { min: 0.2, max: 1.6 },
       );
-      calc(
-        ledger,
+      ledger.calc(
         eachId,
         `${filling.what} in a piece`,
         'g',
@@ -80,8 +74,7 @@ export function addFillingEach(
         'What the core holds below its lid.',
         { pin: { min: 0, max: 300 } },
       );
-      calc(
-        ledger,
+      ledger.calc(
         'cake.cored',
         'Cake with its lid',
         'g',
@@ -92,8 +85,7 @@ export function addFillingEach(
       return { eachId, cakeId: 'cake.cored' };
     }
     case 'inject':
-      given(
-        ledger,
+      ledger.given(
         'filling.channels',
         'Channels',
         'pieces',
@@ -102,8 +94,7 @@ export function addFillingEach(
         'Places where the nozzle goes in, as chosen.',
       );
       if (filling.eachG === null) {
-        start(
-          ledger,
+        ledger.start(
           'filling.channel',
           'In one channel',
           'g',
@@ -116,12 +107,11 @@ export function addFillingEach(
           { min: 0.5, max: 100 },
         );
       } else
-        given(ledger, 'filling.channel', 'In one channel', 'g', filling.eachG, 'stated', 'As chosen.', {
+        ledger.given('filling.channel', 'In one channel', 'g', filling.eachG, 'stated', 'As chosen.', {
           min: 0.5,
           max: 200,
         });
-      calc(
-        ledger,
+      ledger.calc(
         eachId,
         `${filling.what} in a piece`,
         'g',
@@ -134,8 +124,7 @@ export function addFillingEach(
     case 'between':
       if (filling.eachG !== null) chosen(`${filling.what} between two halves`);
       else {
-        start(
-          ledger,
+        ledger.start(
           'filling.mm',
           'Filling, thick',
           'mm',
@@ -143,8 +132,7 @@ export function addFillingEach(
           'Enough to hold two halves and not squeeze out.',
           { min: 0.5, max: 20 },
         );
-        start(
-          ledger,
+        ledger.start(
           'filling.density',
           `${filling.what}, density`,
           'g/ml',
@@ -152,8 +140,7 @@ export function addFillingEach(
           'Usual for buttercream; jam is heavier.',
           { min: 0.2, max: 1.6 },
         );
-        calc(
-          ledger,
+        ledger.calc(
           eachId,
           `${filling.what} between two halves`,
           'g',
@@ -168,9 +155,8 @@ export function addFillingEach(
 }
 
 /** Filling for all pieces. */
-export function addFillingTotal(ledger: Ledger, filling: FillingChoice): void {
-  calc(
-    ledger,
+export function addFillingTotal(ledger: Figures, filling: FillingChoice): void {
+  ledger.calc(
     'filling.needed',
     `${filling.what} in all`,
     'g',
@@ -181,10 +167,9 @@ export function addFillingTotal(ledger: Ledger, filling: FillingChoice): void {
 }
 
 /** Frosting on one top, from the style, the top's width and the frosting's density. Returns its figure. */
-export function addFrostingEach(ledger: Ledger, { kind, style }: FrostingChoice, topId: string): string {
+export function addFrostingEach(ledger: Figures, { kind, style }: FrostingChoice, topId: string): string {
   const usual = TOP_STYLES[style];
-  start(
-    ledger,
+  ledger.start(
     'frosting.style',
     `A ${usual.name} on a standard top`,
     'g',
@@ -192,8 +177,7 @@ export function addFrostingEach(ledger: Ledger, { kind, style }: FrostingChoice,
     `${usual.meaning} For a top of ${STANDARD_TOP_MM} mm and buttercream; hands differ.`,
     { min: 1, max: 300 },
   );
-  start(
-    ledger,
+  ledger.start(
     'frosting.density',
     `Density of ${kind}`,
     'g/ml',
@@ -202,8 +186,7 @@ export function addFrostingEach(ledger: Ledger, { kind, style }: FrostingChoice,
     { min: 0.1, max: 1.6 },
   );
   const reference = FROSTING_DENSITY[STYLE_FROSTING];
-  calc(
-    ledger,
+  ledger.calc(
     'frosting.each',
     'Frosting on a piece',
     'g',
@@ -216,10 +199,9 @@ export function addFrostingEach(ledger: Ledger, { kind, style }: FrostingChoice,
 }
 
 /** Bags that piping takes, one a colour, and what they keep. Returns the figure of the loss, or null where nothing is piped. */
-export function addBags(ledger: Ledger, { style }: FrostingChoice, colours: number): string | null {
+export function addBags(ledger: Figures, { style }: FrostingChoice, colours: number): string | null {
   if (!PIPED.has(style)) return null;
-  given(
-    ledger,
+  ledger.given(
     'frosting.bags',
     'Piping bags',
     'pieces',
@@ -227,8 +209,7 @@ export function addBags(ledger: Ledger, { style }: FrostingChoice, colours: numb
     'counted',
     'One for each lot, since each may have its own colour.',
   );
-  start(
-    ledger,
+  ledger.start(
     'bag.loss',
     'Left in a bag',
     'g',
@@ -236,8 +217,7 @@ export function addBags(ledger: Ledger, { style }: FrostingChoice, colours: numb
     'What no hand squeezes out.',
     { min: 0, max: 100 },
   );
-  calc(
-    ledger,
+  ledger.calc(
     'frosting.bagLoss',
     'Left in the bags',
     'g',
@@ -249,12 +229,11 @@ export function addBags(ledger: Ledger, { style }: FrostingChoice, colours: numb
 }
 
 /** Frosting for all pieces: what each colour needs with its gel, and the whole. */
-export function addFrostingTotal(ledger: Ledger, lots: readonly CountedLot[], bags: string | null): void {
+export function addFrostingTotal(ledger: Figures, lots: readonly CountedLot[], bags: string | null): void {
   const withColour = lots.filter(({ count }) => count > 0);
   const ids = withColour.map(({ lot, p, name, countId }) => {
     const id = `${p}frosting`;
-    calc(
-      ledger,
+    ledger.calc(
       id,
       `Frosting for ${name.toLowerCase()}`,
       'g',
@@ -265,8 +244,7 @@ export function addFrostingTotal(ledger: Ledger, lots: readonly CountedLot[], ba
     if (lot?.colour) {
       const { name: colour, depth } = lot.colour;
       const share = COLOUR_DEPTH[depth];
-      calc(
-        ledger,
+      ledger.calc(
         `${p}gel`,
         `Gel, ${colour}`,
         'g',
@@ -274,8 +252,7 @@ export function addFrostingTotal(ledger: Ledger, lots: readonly CountedLot[], ba
         (frosting = 0) => frosting * share,
         `A ${depth} colour takes about that share of the frosting; brands differ, so start with half of it.`,
       );
-      calc(
-        ledger,
+      ledger.calc(
         `${p}drops`,
         `Gel, ${colour}, in drops`,
         'pieces',
@@ -288,6 +265,6 @@ export function addFrostingTotal(ledger: Ledger, lots: readonly CountedLot[], ba
     return id;
   });
   if (ids.length > 0) {
-    total(ledger, 'frosting.needed', 'Frosting in all', 'g', ids, 'All colours together, bags and all.');
+    ledger.total('frosting.needed', 'Frosting in all', 'g', ids, 'All colours together, bags and all.');
   }
 }

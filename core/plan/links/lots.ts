@@ -1,12 +1,11 @@
 import { ALLERGEN_NAMES, CHOCOLATE_ALLERGENS } from '../../caution/allergens.table';
 import type { Lot, Topping } from '../../exchange/documents';
-import type { Ledger } from '../../figure';
 import { COVER_G_CM2, TOPPING_SPREAD } from '../../process/coat.table';
 import type { ChocolateKind } from '../../process/microwave';
 import { ingredientsNamedIn, type Allergen, type Fault } from '../../quantity';
 import type { LotPlan } from '../chain';
-import { calc, given, start, total } from '../figures';
 import { Unplannable } from '../lookup';
+import { type Figures } from '../figures';
 
 /** A lot as it is counted: what of the pieces made falls to it. */
 export interface CountedLot {
@@ -31,15 +30,14 @@ export function checkLots(lots: readonly Lot[], count: number): void {
 }
 
 /** Shares the pieces made over the lots, in their order; what no lot claims stays as it is. */
-export function addLots(ledger: Ledger, lots: readonly Lot[]): CountedLot[] {
+export function addLots(ledger: Figures, lots: readonly Lot[]): CountedLot[] {
   const made = ledger.value('count.made');
   let left = made;
   const out: CountedLot[] = lots.map((lot, i) => {
     const count = Math.min(lot.count, left);
     left -= count;
     const countId = `lot.${i + 1}.count`;
-    given(
-      ledger,
+    ledger.given(
       countId,
       `${lot.name}, pieces`,
       'pieces',
@@ -52,8 +50,7 @@ export function addLots(ledger: Ledger, lots: readonly Lot[]): CountedLot[] {
     return { lot, p: `lot.${i + 1}.`, name: lot.name, countId, count };
   });
   if (left > 0 || lots.length === 0) {
-    given(
-      ledger,
+    ledger.given(
       'lot.rest.count',
       lots.length === 0 ? 'Pieces finished alike' : 'In no lot',
       'pieces',
@@ -84,7 +81,7 @@ export interface Finished {
 
 /** Toppings of every lot, and what one finished piece of it weighs. */
 export function addToppings(
-  ledger: Ledger,
+  ledger: Figures,
   lots: readonly CountedLot[],
   { pieceId, areaId, allergens, coat }: Finished,
 ): LotPlan[] {
@@ -93,8 +90,7 @@ export function addToppings(
       addTopping(ledger, `${p}topping.${k + 1}`, topping, areaId, countId),
     );
     const finishedId = `${p}finished`;
-    total(
-      ledger,
+    ledger.total(
       finishedId,
       `${name}, one piece finished`,
       'g',
@@ -135,11 +131,10 @@ function lotAllergens(
   ];
 }
 
-function addTopping(ledger: Ledger, id: string, topping: Topping, areaId: string, countId: string): string {
+function addTopping(ledger: Figures, id: string, topping: Topping, areaId: string, countId: string): string {
   const eachId = `${id}.each`;
   if (topping.by === 'each') {
-    given(
-      ledger,
+    ledger.given(
       eachId,
       `${topping.what} on a piece`,
       'g',
@@ -150,8 +145,7 @@ function addTopping(ledger: Ledger, id: string, topping: Topping, areaId: string
     );
   } else {
     const usual = COVER_G_CM2[topping.cover];
-    start(
-      ledger,
+    ledger.start(
       `${id}.cm2`,
       `${topping.what} on a cm²`,
       'g',
@@ -159,8 +153,7 @@ function addTopping(ledger: Ledger, id: string, topping: Topping, areaId: string
       'Usual for this kind, rolled or pressed on.',
       { min: 0, max: 3 },
     );
-    given(
-      ledger,
+    ledger.given(
       `${id}.share`,
       `${topping.what}, share covered`,
       'share',
@@ -168,8 +161,7 @@ function addTopping(ledger: Ledger, id: string, topping: Topping, areaId: string
       'stated',
       'How much of the piece it covers, as chosen.',
     );
-    calc(
-      ledger,
+    ledger.calc(
       eachId,
       `${topping.what} on a piece`,
       'g',
@@ -178,8 +170,7 @@ function addTopping(ledger: Ledger, id: string, topping: Topping, areaId: string
       'So much on every cm² that it covers.',
     );
   }
-  calc(
-    ledger,
+  ledger.calc(
     `${id}.total`,
     `${topping.what} in all`,
     'g',

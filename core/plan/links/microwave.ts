@@ -1,9 +1,8 @@
 import type { MicrowaveDoc } from '../../exchange/documents';
-import type { Ledger } from '../../figure';
 import { ROOM, type MethodDef } from '../../process/batter.table';
 import { MICROWAVE } from '../../process/microwave.table';
 import { ratingFromTestW } from '../../process/microwave';
-import { calc, given, root, start } from '../figures';
+import { type Figures } from '../figures';
 
 const { couplingG, bestShare, heatCapacity, latent, timeSpread, firstLookShare, evaporated } = MICROWAVE;
 
@@ -13,7 +12,7 @@ const { couplingG, bestShare, heatCapacity, latent, timeSpread, firstLookShare, 
  * @param loadId figure of the grams in the oven at once
  */
 export function addMicrowave(
-  ledger: Ledger,
+  ledger: Figures,
   p: string,
   microwave: MicrowaveDoc,
   method: MethodDef,
@@ -22,8 +21,7 @@ export function addMicrowave(
   shiftK: number,
 ): void {
   const tested = microwave.absorbedW !== null;
-  root(
-    ledger,
+  ledger.root(
     `${p}micro.rated`,
     `"${microwave.name}", output`,
     'W',
@@ -34,8 +32,7 @@ export function addMicrowave(
       ? 'From the water test: what 500 g of water took up, over the share that such a load takes.'
       : 'As its plate says. A water test tells better: 500 g of water, 60 s at full power, and how much warmer it got.',
   );
-  given(
-    ledger,
+  ledger.given(
     `${p}micro.setting`,
     'Power setting',
     'share',
@@ -43,8 +40,7 @@ export function addMicrowave(
     'stated',
     'As chosen. Below full power most ovens switch on and off: the average counts.',
   );
-  start(
-    ledger,
+  ledger.start(
     `${p}micro.start`,
     'Batter as it goes in',
     '°C',
@@ -52,8 +48,7 @@ export function addMicrowave(
     'The warmth of a usual kitchen; cold eggs and milk make it cooler.',
     { min: 0, max: 60 },
   );
-  start(
-    ledger,
+  ledger.start(
     `${p}micro.done`,
     'Done at',
     '°C',
@@ -61,8 +56,7 @@ export function addMicrowave(
     'Set all through, just below boiling.',
     { min: 60, max: 105 },
   );
-  start(
-    ledger,
+  ledger.start(
     `${p}micro.steam`,
     'Steams away',
     'share',
@@ -70,8 +64,7 @@ export function addMicrowave(
     'Water that leaves while it cooks. Weigh before and after to know yours.',
     { min: 0, max: 0.4 },
   );
-  calc(
-    ledger,
+  ledger.calc(
     `${p}micro.coupling`,
     'Power that this load takes up',
     'share',
@@ -79,8 +72,7 @@ export function addMicrowave(
     (load = 0) => bestShare * (1 - Math.exp(-load / couplingG)),
     'Small loads take up less of the power: two mugs need more time than one, and less than twice as much.',
   );
-  start(
-    ledger,
+  ledger.start(
     `${p}micro.factor`,
     'This oven against the sum',
     'times',
@@ -88,8 +80,7 @@ export function addMicrowave(
     'Ovens, mugs and places on the plate differ by a fifth. Time one and divide by what was expected.',
     { min: 0.3, max: 3 },
   );
-  calc(
-    ledger,
+  ledger.calc(
     `${p}micro.time`,
     'Time in the microwave',
     's',
@@ -98,8 +89,7 @@ export function addMicrowave(
       ((load * (heatCapacity * (done - startC) + steam * latent)) / (rated * set * coupling)) * factor,
     'Heat to warm it through and to drive off steam, over the power that it takes up.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     `${p}micro.firstLook`,
     'First look',
     's',
@@ -108,8 +98,7 @@ export function addMicrowave(
     'At three quarters of the time, then every 10 seconds: a mug cake dries out fast.',
     { decide: { step: 5, how: 'down', least: 5 } },
   );
-  given(
-    ledger,
+  ledger.given(
     `${p}micro.stand`,
     'To stand',
     's',

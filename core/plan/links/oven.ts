@@ -1,5 +1,4 @@
 import type { FormulaDoc, KitchenDoc, Liner, OvenDoc } from '../../exchange/documents';
-import type { Ledger } from '../../figure';
 import { boilingShiftK } from '../../process/altitude';
 import { ROOM, type MethodDef } from '../../process/batter.table';
 import { coolTimeS, scaleConstantS } from '../../process/cool';
@@ -16,7 +15,7 @@ import {
   TIN_FACTOR,
   TURNAROUND,
 } from '../../process/oven.table';
-import { calc, given, root, start } from '../figures';
+import { type Figures } from '../figures';
 
 export interface OvenSpec {
   /** Put before every id: empty for the first bake of a line. */
@@ -66,10 +65,9 @@ export function ovenOf(v: readonly number[], from: number) {
 }
 
 /** The oven, the tin and what they leave open. */
-export function addOven(ledger: Ledger, spec: OvenSpec): void {
+export function addOven(ledger: Figures, spec: OvenSpec): void {
   const { p, oven, method, kitchen, material, racks, liner } = spec;
-  given(
-    ledger,
+  ledger.given(
     `${p}oven.setting`,
     'Oven set to',
     '°C',
@@ -80,8 +78,7 @@ export function addOven(ledger: Ledger, spec: OvenSpec): void {
       : 'As the formula or this run says, for a still oven.',
   );
   const measured = oven.offsetC !== null;
-  root(
-    ledger,
+  ledger.root(
     `${p}oven.offset`,
     'Oven above its setting',
     'K',
@@ -92,8 +89,7 @@ export function addOven(ledger: Ledger, spec: OvenSpec): void {
       ? 'What the oven thermometer read above the dial, as kept in Kitchen.'
       : 'Nobody has measured this oven yet. Stand a thermometer in it and write the difference in Kitchen.',
   );
-  root(
-    ledger,
+  ledger.root(
     `${p}oven.fan`,
     'Heat through the air',
     'times',
@@ -104,8 +100,7 @@ export function addOven(ledger: Ledger, spec: OvenSpec): void {
       ? 'A fan brings heat to the tin so many times faster than still air.'
       : 'Still air is the reference.',
   );
-  start(
-    ledger,
+  ledger.start(
     `${p}batter.temperature`,
     'Batter as it goes in',
     '°C',
@@ -115,8 +110,7 @@ export function addOven(ledger: Ledger, spec: OvenSpec): void {
   );
   const shift = boilingShiftK(kitchen.altitudeM ?? 0);
   const high = Math.abs(shift) >= 0.5;
-  given(
-    ledger,
+  ledger.given(
     `${p}altitude.boiling`,
     'Water boils lower by',
     'K',
@@ -126,8 +120,7 @@ export function addOven(ledger: Ledger, spec: OvenSpec): void {
       ? 'One degree for every 300 m above the sea, as kept in Kitchen.'
       : 'At the sea’s height, or near it: nothing to speak of.',
   );
-  start(
-    ledger,
+  ledger.start(
     `${p}cake.done`,
     'Done at the centre',
     '°C',
@@ -136,8 +129,7 @@ export function addOven(ledger: Ledger, spec: OvenSpec): void {
     { min: 60, max: 105 },
   );
   const slower = LINER_FACTOR[liner ?? 'paper'];
-  root(
-    ledger,
+  ledger.root(
     `${p}tin.factor`,
     racks ? 'Tin and second rack' : 'Tin',
     'times',
@@ -146,8 +138,7 @@ export function addOven(ledger: Ledger, spec: OvenSpec): void {
     'typical',
     `${material === 'light metal' ? 'Light metal is the reference.' : material === 'silicone' ? 'Silicone passes heat on slowly.' : 'Dark metal takes heat up faster.'}${racks ? ' A second rack slows both; swap them half-way.' : ''}${slower === 1 ? '' : slower < 1 ? ' Without paper the tin’s heat gets through sooner.' : ' Two liners hold heat off.'}`,
   );
-  start(
-    ledger,
+  ledger.start(
     `${p}bake.factor`,
     'This oven and batter against the usual',
     'times',
@@ -158,11 +149,10 @@ export function addOven(ledger: Ledger, spec: OvenSpec): void {
 }
 
 /** When to look first, from the baking time and its range. */
-export function addFirstLook(ledger: Ledger, p: string): void {
+export function addFirstLook(ledger: Figures, p: string): void {
   const { value, low } = ledger.figure(`${p}bake.time`);
   const share = Number(Math.min(FIRST_LOOK_SHARE, low / value).toFixed(4));
-  calc(
-    ledger,
+  ledger.calc(
     `${p}bake.firstLook`,
     'First look',
     's',
@@ -175,7 +165,7 @@ export function addFirstLook(ledger: Ledger, p: string): void {
 
 /** How long something cools from the oven until it can be worked on. */
 export function addCooling(
-  ledger: Ledger,
+  ledger: Figures,
   p: string,
   massG: number,
   constant: { readonly referenceG: number; readonly constant: { value: number; spread: number } },
@@ -183,8 +173,7 @@ export function addCooling(
   until: string,
 ): void {
   if (!ledger.has('room.temperature')) {
-    start(
-      ledger,
+    ledger.start(
       'room.temperature',
       'Room',
       '°C',
@@ -194,8 +183,7 @@ export function addCooling(
     );
   }
   const scaled = (seconds: number) => scaleConstantS(seconds, constant.referenceG, massG);
-  start(
-    ledger,
+  ledger.start(
     `${p}cool.constant`,
     'Cooling constant',
     's',
@@ -208,8 +196,7 @@ export function addCooling(
     { min: 60, max: 14400 },
   );
   const { fromC } = COOLING;
-  calc(
-    ledger,
+  ledger.calc(
     `${p}cool.time`,
     until,
     's',
@@ -220,9 +207,8 @@ export function addCooling(
   );
 }
 
-export function addTurnaround(ledger: Ledger): void {
-  start(
-    ledger,
+export function addTurnaround(ledger: Figures): void {
+  ledger.start(
     'turnaround',
     'Between two loads',
     's',
@@ -233,7 +219,7 @@ export function addTurnaround(ledger: Ledger): void {
 }
 
 /** The hands-on and waiting times that the day is reckoned with, so that each of its hours can say why. */
-export function addHands(ledger: Ledger, method: MethodDef): void {
+export function addHands(ledger: Figures, method: MethodDef): void {
   const hands = [
     ['day.weighOut', 'Weighing out and lining tins', HANDS.weighOutMin, 'Usual for a formula of ten lines.'],
     ['day.mix', 'Mixing', method.mixMin, `Usual for a ${method.name} batter in a bowl of household size.`],
@@ -258,6 +244,6 @@ export function addHands(ledger: Ledger, method: MethodDef): void {
     ['day.eggsOut', 'Eggs and milk warming up', HANDS.eggsOutMin, 'From the fridge to room temperature.'],
   ] as const;
   for (const [id, label, minutes, sentence] of hands) {
-    given(ledger, id, label, 's', minutes * 60, 'typical', sentence);
+    ledger.given(id, label, 's', minutes * 60, 'typical', sentence);
   }
 }

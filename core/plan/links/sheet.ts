@@ -1,12 +1,11 @@
 import type { FormulaDoc, KitchenDoc, OvenDoc, SheetDoc } from '../../exchange/documents';
-import type { Ledger } from '../../figure';
 import { roundAs } from '../../process/bakeModel';
 import { sheetSurrogateS } from '../../process/bakeSurrogate';
 import { SHEET_SURROGATE } from '../../process/bakeSurrogate.table';
 import { METHODS, SHEET_FULL, SHEET_LOSS, TIN_RULER_MM } from '../../process/batter.table';
 import { COOLING_SHEET } from '../../process/oven.table';
-import { calc, given, listed, root, start } from '../figures';
 import { addCooling, addFirstLook, addOven, addTurnaround, ovenInputs, ovenOf } from './oven';
+import { type Figures } from '../figures';
 
 export interface SheetSpec {
   readonly p: string;
@@ -18,15 +17,14 @@ export interface SheetSpec {
 }
 
 /** The sheet's measures, and batter and cake of the formula. */
-export function addSheet(ledger: Ledger, { p, sheet, formula }: SheetSpec): void {
+export function addSheet(ledger: Figures, { p, sheet, formula }: SheetSpec): void {
   const method = METHODS[formula.method];
   for (const [side, label, value] of [
     ['length', 'Sheet, long', sheet.lengthMm],
     ['width', 'Sheet, wide', sheet.widthMm],
     ['depth', 'Sheet, deep', sheet.depthMm],
   ] as const) {
-    root(
-      ledger,
+    ledger.root(
       `${p}sheet.${side}`,
       label,
       'mm',
@@ -36,8 +34,7 @@ export function addSheet(ledger: Ledger, { p, sheet, formula }: SheetSpec): void
       `Measured inside "${sheet.name}", as kept in Kitchen.`,
     );
   }
-  start(
-    ledger,
+  ledger.start(
     `${p}batter.density`,
     'Batter density',
     'g/ml',
@@ -45,8 +42,7 @@ export function addSheet(ledger: Ledger, { p, sheet, formula }: SheetSpec): void
     `Usual for a ${method.name} batter. Weigh a level cup of it, then the same cup of water, and divide.`,
     { min: 0.2, max: 1.5 },
   );
-  start(
-    ledger,
+  ledger.start(
     `${p}cake.density`,
     'Cake density',
     'g/ml',
@@ -54,8 +50,7 @@ export function addSheet(ledger: Ledger, { p, sheet, formula }: SheetSpec): void
     `Usual for the cake of a ${method.name} batter, crust and all.`,
     { min: 0.1, max: 1.2 },
   );
-  start(
-    ledger,
+  ledger.start(
     `${p}bake.lossShare`,
     'Lost in baking',
     'share',
@@ -66,9 +61,8 @@ export function addSheet(ledger: Ledger, { p, sheet, formula }: SheetSpec): void
 }
 
 /** How many sheets so much batter wants at most flat-full, and what goes into each. `batterId`: all batter, g. */
-export function addSheetCount(ledger: Ledger, { p }: SheetSpec, batterId: string): void {
-  calc(
-    ledger,
+export function addSheetCount(ledger: Figures, { p }: SheetSpec, batterId: string): void {
+  ledger.calc(
     `${p}sheet.most`,
     'Batter that a sheet takes',
     'g',
@@ -77,8 +71,7 @@ export function addSheetCount(ledger: Ledger, { p }: SheetSpec, batterId: string
       (SHEET_FULL * length * width * depth * density) / 1000 / (1 - lost),
     'So that the cake ends just under the rim.',
   );
-  calc(
-    ledger,
+  ledger.calc(
     `${p}sheet.count`,
     'Sheets',
     'pieces',
@@ -87,8 +80,7 @@ export function addSheetCount(ledger: Ledger, { p }: SheetSpec, batterId: string
     'As few as hold the batter.',
     { decide: { step: 1, how: 'up', least: 1 } },
   );
-  calc(
-    ledger,
+  ledger.calc(
     `${p}sheet.mass`,
     'Batter in a sheet',
     'g',
@@ -99,7 +91,7 @@ export function addSheetCount(ledger: Ledger, { p }: SheetSpec, batterId: string
 }
 
 /** Oven and cooling times of a sheet of `sheet.mass`. */
-export function addSheetBake(ledger: Ledger, spec: SheetSpec, toC: number, until: string): void {
+export function addSheetBake(ledger: Figures, spec: SheetSpec, toC: number, until: string): void {
   const { p, sheet, oven, formula, ovenC, kitchen } = spec;
   const method = METHODS[formula.method];
   addOven(ledger, {
@@ -121,8 +113,7 @@ export function addSheetBake(ledger: Ledger, spec: SheetSpec, toC: number, until
     'cake.density',
     'bake.lossShare',
   ];
-  listed(
-    ledger,
+  ledger.listed(
     `${p}bake.time`,
     'Baking time of a sheet',
     's',
@@ -137,8 +128,7 @@ export function addSheetBake(ledger: Ledger, spec: SheetSpec, toC: number, until
     `warming {${p}sheet.mass} ({${p}sheet.length} × {${p}sheet.width}) from {${p}batter.temperature} to {${p}cake.done} at {${p}oven.setting} + {${p}oven.offset}, then × {${p}tin.factor} × {${p}bake.factor}`,
   );
   addFirstLook(ledger, p);
-  const atOnce = given(
-    ledger,
+  const atOnce = ledger.given(
     `${p}sheet.atOnce`,
     'Sheets in the oven at once',
     'pieces',
@@ -146,8 +136,7 @@ export function addSheetBake(ledger: Ledger, spec: SheetSpec, toC: number, until
     'counted',
     `${sheet.owned} owned; "${oven.name}" holds ${oven.racks * oven.tinsPerRack}.`,
   );
-  calc(
-    ledger,
+  ledger.calc(
     `${p}loads.count`,
     'Loads',
     'loads',
