@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { CAKESICLES, CUBES, FAMILY_FILES, FAMILY_KITCHEN, MINIS, MUGS, POPS } from '../../../demo/families';
+import { CAKESICLES, CUBES, FAMILY_FILES, MINIS, MUGS, POPS } from '../../../demo/families';
+import { FAMILY_KITCHEN } from '../../../demo/familyKitchen';
 import { FAMILY_FORMULAS } from '../../../demo/familyFormulas';
 import { DEMO_FORMULAS } from '../../../demo';
 import type { KitchenDoc, Line, PopLine } from '../../exchange/documents';

@@ -1,0 +1,120 @@
+import { readFormula } from '../formula';
+import { METHODS } from '../process/batter.table';
+import { BINDER_FACTOR } from '../process/bind.table';
+import { FROSTING_DENSITY } from '../process/frost.table';
+import { ALLERGEN_NAMES, BINDER_ALLERGENS, CHOCOLATE_ALLERGENS, FROSTING_ALLERGENS } from './allergens.table';
+import { cautionsFor, factsOf, type FactsOf } from './cautions';
+import { doneTests } from './doneTests';
+
+const linesOf = (text: string) => readFormula({ text, measures: 'metric', takenFor: {} }).lines;
+const plain: FactsOf = {
+  family: 'cupcake',
+  lines: linesOf('100 g plain flour\n100 g caster sugar\n2 eggs'),
+  allergens: ['gluten', 'egg'],
+  words: [],
+  frosting: null,
+  coat: false,
+  oven: true,
+};
+const ids = (over: Partial<FactsOf>) => cautionsFor(factsOf({ ...plain, ...over })).map(({ id }) => id);
+const words = (over: Partial<FactsOf>, id: string) =>
+  cautionsFor(factsOf({ ...plain, ...over })).find((one) => one.id === id)?.words ?? '';
+
+describe('cautions', () => {
+  it('says of a plain cake what holds for every plain cake, in the order of the work', () => {
+    expect(ids({})).toEqual(['allergens', 'raw', 'hot-tin', 'cool-safely', 'selling']);
+  });
+
+  it.each<[string, Partial<FactsOf>, string]>([
+    ['a mug', { family: 'mug', oven: false, microwave: true }, 'hot-mug'],
+    ['a stick', { family: 'pop', stick: true }, 'stick'],
+    ['a coat', { family: 'pop', coat: true }, 'water-chocolate'],
+    ['a mould', { family: 'cakesicle', mould: true }, 'food-moulds'],
+    ['leftovers', { family: 'pop', leftovers: true }, 'leftovers'],
+    ['a core', { core: true }, 'core-knife'],
+    ['cooked meringue', { frosting: 'cooked meringue' }, 'syrup'],
+    ['a syrup buttercream', { frosting: 'meringue buttercream' }, 'syrup'],
+    ['glitter', { words: ['gold glitter'] }, 'not-food'],
+    ['a mist', { words: ['pearl mist'] }, 'not-food'],
+    ['cherries', { words: ['a whole cherry'] }, 'choking'],
+    ['hard pearls', { words: ['silver pearls'] }, 'choking'],
+    ['rum in the dough', { words: ['dark rum'] }, 'alcohol'],
+    ['brandy in the batter', { lines: linesOf('100 g flour\n2 tbsp brandy') }, 'alcohol'],
+  ])('warns of %s', (_, over, id) => {
+    expect(ids(over)).toContain(id);
+    expect(ids({})).not.toContain(id);
+  });
+
+  it('says whether the oven has driven some of the alcohol off, and how to do without', () => {
+    expect(words({ words: ['dark rum'] }, 'alcohol')).toMatch(/no oven drives off.+Apple juice/);
+    expect(words({ lines: linesOf('100 g flour\n2 tbsp brandy') }, 'alcohol')).toMatch(
+      /not drive all of it off/,
+    );
+  });
+
+  it('lists allergens as people say them and leaves labels to the law', () => {
+    expect(words({ allergens: ['gluten', 'egg', 'milk'] }, 'allergens')).toMatch(
+      /^Contains gluten, egg and milk, .+Local food law/,
+    );
+    expect(ids({ allergens: [] })).not.toContain('allergens');
+  });
+
+  it('says each thing once and briefly', () => {
+    const all = cautionsFor(
+      factsOf({
+        ...plain,
+        words: ['dark rum', 'gold glitter', 'cherries'],
+        frosting: 'cooked meringue',
+        coat: true,
+        mould: true,
+        stick: true,
+        leftovers: true,
+        core: true,
+        microwave: true,
+      }),
+    );
+    expect(new Set(all.map(({ id }) => id)).size).toBe(all.length);
+    for (const caution of all) expect(caution.words.length).toBeLessThan(260);
+  });
+});
+
+describe('how a piece keeps', () => {
+  const keeps = (over: Partial<FactsOf>) => factsOf({ ...plain, ...over }).keeps;
+  it.each<[string, Partial<FactsOf>, string]>([
+    ['buttercream', { frosting: 'buttercream' }, 'buttercream'],
+    ['whipped cream', { frosting: 'whipped cream' }, 'cream'],
+    ['soft cheese', { frosting: 'soft cheese' }, 'soft cheese'],
+    ['a soft-cheese binder', { softCheese: true }, 'soft cheese'],
+    ['curd', { words: ['plum curd'] }, 'curd'],
+    ['custard', { words: ['vanilla custard'] }, 'cream'],
+    ['a coat', { coat: true }, 'coated pop'],
+  ])('%s', (_, over, part) => expect(keeps(over)).toContain(part));
+  it('is a plain cake’s where nothing is in or on it', () => expect(keeps({})).toEqual(['plain cake']));
+});
+
+describe('tables of allergens', () => {
+  it('have a row for every binder, frosting and chocolate, and a name for every allergen in them', () => {
+    expect(Object.keys(BINDER_ALLERGENS).sort()).toEqual(Object.keys(BINDER_FACTOR).sort());
+    expect(Object.keys(FROSTING_ALLERGENS).sort()).toEqual(Object.keys(FROSTING_DENSITY).sort());
+    const all = [BINDER_ALLERGENS, FROSTING_ALLERGENS, CHOCOLATE_ALLERGENS].flatMap((table) =>
+      Object.values(table).flat(),
+    );
+    for (const one of all) expect(ALLERGEN_NAMES[one]).toBeTruthy();
+  });
+});
+
+describe('how to tell that it is done', () => {
+  const tests = (text: string, microwave = false) =>
+    doneTests(linesOf(text), METHODS.creamed, microwave).join(' ');
+  it('goes by colour on an ordinary batter', () => {
+    expect(tests('200 g plain flour\n150 g caster sugar\n3 eggs')).toMatch(/pale gold/);
+  });
+  it('leaves colour out where it misleads: on dark batters and on pale ones', () => {
+    expect(tests('200 g plain flour\n150 g caster sugar\n40 g cocoa')).toMatch(/Colour tells little/);
+    expect(tests('200 g plain flour\n20 g caster sugar\n200 g milk')).toMatch(/stays pale/);
+  });
+  it('looks at the shine in a microwave, and names a probe’s temperature either way', () => {
+    expect(tests('200 g plain flour\n150 g caster sugar', true)).toMatch(/shine in the middle is raw/);
+    expect(tests('200 g plain flour\n150 g caster sugar')).toMatch(/\{97 °C\}/);
+  });
+});
