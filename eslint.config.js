@@ -78,7 +78,7 @@ module.exports = defineConfig([
   },
   {
     // Tests may plan the demo's runs, whichever layer they test.
-    files: ['**/*.test.{ts,tsx}'],
+    files: ['**/*.test.{ts,tsx}', '**/test-utils/**'],
     rules: { 'boundaries/dependencies': 'off' },
   },
   {

@@ -1,5 +1,6 @@
 import type { RunDoc } from '../core/exchange/documents';
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../demo';
+import { FAMILY_FILES } from '../demo/families';
 import { formulaKey, keyOf, type Docs } from './documents';
 import { planOf } from './plans';
 
@@ -53,5 +54,44 @@ describe('plans derived from documents', () => {
       planned: false,
       fault: { field: 'formula' },
     });
+  });
+
+  it('bring along the formulas that a formula is made of, and plan anew when one of those changes', () => {
+    const [honey] = DEMO_FORMULAS;
+    if (!honey) throw new Error('the demo has formulas');
+    const syrup = { ...honey, id: 'formula-syrup', name: 'Syrup', text: '100 g honey\n50 g water' };
+    const whole = { ...honey, parts: [{ formulaId: syrup.id, massG: 60 }] };
+    const all = { ...docs, [formulaKey(whole.id)]: whole, [formulaKey(syrup.id)]: syrup };
+    const own = { ...run };
+    const first = planOf(own, all, at(9, 30));
+    const [line] = first;
+    expect(line?.planned ? line.figure('part.1').value : null).toBeCloseTo(
+      60 * (line?.planned ? line.figure('scale.used').value : 0),
+      6,
+    );
+    expect(
+      planOf(own, { ...all, [formulaKey(syrup.id)]: { ...syrup, name: 'Thicker' } }, at(9, 30)),
+    ).not.toBe(first);
+    const { [formulaKey(syrup.id)]: _gone, ...without } = all;
+    expect(planOf({ ...run }, without, at(9, 30))[0]).toMatchObject({
+      planned: false,
+      fault: { field: 'formula' },
+    });
+  });
+
+  it('tell a line of another family as one that these pages do not show, and keep it', () => {
+    const pops = FAMILY_FILES.pops;
+    if (!pops) throw new Error('the demo has pops');
+    const other: RunDoc = { ...run, lines: [...run.lines, ...pops.run.lines] };
+    const planned = planOf(other, docs, at(9, 30));
+    expect(planned.map((line) => line.planned)).toEqual([true, false, false, false]);
+    expect(planned[1]).toMatchObject({ line: { family: 'pop' }, fault: { field: 'formula' } });
+    const kitchen = pops.kitchen;
+    const held = {
+      ...docs,
+      kitchen,
+      ...Object.fromEntries(pops.formulas.map((doc) => [formulaKey(doc.id), doc])),
+    };
+    expect(planOf({ ...other }, held, at(9, 30))[1]).toMatchObject({ fault: { field: 'line' } });
   });
 });

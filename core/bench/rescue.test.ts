@@ -87,6 +87,55 @@ describe('rescues', () => {
     expect(v(after('sicles-plum', { kind: 'shell cracked', pieces: 4 }), 'patch.share')).toBeCloseTo(0.2, 9);
   });
 
+  it('makes cream of seized chocolate and melts anew', () => {
+    const melt = v(planned(EVENING, 'pops-fresh'), 'pot.1.melt');
+    const { sums, run } = go('pops-fresh', { kind: 'coat seized' });
+    expect(sums.map(({ massG }) => massG)).toEqual([melt / 2, melt]);
+    expect(run.lines).toEqual(EVENING.run.lines);
+  });
+
+  it('says how much binder is likely still missing, and goes on from what is in', () => {
+    const need = v(planned(EVENING, 'pops-fresh'), 'binder.need');
+    const { sums } = go('pops-fresh', { kind: 'binder short', addedG: 60 });
+    expect(sums[0]?.massG).toBeCloseTo(need - 60, 6);
+    expect(v(after('pops-fresh', { kind: 'binder short', addedG: 60 }), 'binder.added')).toBe(60);
+  });
+
+  it('keeps what happened before when something happens again', () => {
+    const once = go('cupcakes-plain', { kind: 'sunk' });
+    const twice = rescue(
+      { ...EVENING, run: once.run },
+      'cupcakes-plain',
+      { kind: 'domed', trimmedG: 40 },
+      NOW + 1,
+    );
+    expect(twice.run.events?.map(({ kind }) => kind)).toEqual(['sunk', 'domed']);
+  });
+
+  it('dips a frozen piece fridge-firm once its coat has cracked', () => {
+    const mm = (plan: LinePlan) => v(plan, 'coat.mm');
+    expect(mm(planned(EVENING, 'pops-microwave'))).toBe(1.8);
+    expect(mm(after('pops-microwave', { kind: 'coat cracked' }))).toBe(1.2);
+  });
+
+  it('puts what was lost in the mould back into the dough, chocolate and all', () => {
+    const plan = planned(EVENING, 'sicles-plum');
+    const { sums } = go('sicles-plum', { kind: 'lost in the mould', pieces: 2 });
+    expect(sums[0]?.massG).toBeCloseTo(2 * (v(plan, 'portion.mass') + v(plan, 'shell.taken')), 6);
+  });
+
+  it.each<[string, Trouble, RegExp]>([
+    ['mugs-apple', { kind: 'shell cracked', pieces: 1 }, /no shell/],
+    ['mugs-apple', { kind: 'sunk' }, /no well/],
+    ['cupcakes-plain', { kind: 'coat short', leftG: 10 }, /no coat/],
+    ['pops-fresh', { kind: 'frosting short', leftG: 10 }, /no frosting/],
+    ['cupcakes-plain', { kind: 'binder overdone', addedG: 10, mend: 'crumb' }, /no dough/],
+  ])('of %s: says when a line has no such thing, and changes nothing of it', (id, trouble, words) => {
+    const { run, words: said } = go(id, trouble);
+    expect(said.join()).toMatch(words);
+    expect(run.lines).toEqual(EVENING.run.lines);
+  });
+
   const all: [string, Trouble][] = [
     ['cupcakes-plain', { kind: 'stuck', pieces: 3, crumbG: 120, vesselId: 'vessel-jug' }],
     ['cupcakes-plain', { kind: 'broken', pieces: 18, crumbG: 700, vesselId: 'vessel-glass' }],

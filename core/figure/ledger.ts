@@ -1,5 +1,15 @@
 import type { Basis, Figure, RangeCause, Unit, Why } from './figure';
-import { NO_SHIFT, addShifts, carryShifts, listOf, spanOf, sumOf, type Shifts, type Sum } from './shifts';
+import {
+  NO_SHIFT,
+  STRIDE,
+  addShifts,
+  carryShifts,
+  listOf,
+  spanOf,
+  sumOf,
+  type Shifts,
+  type Sum,
+} from './shifts';
 
 export interface InputSpec {
   readonly id: string;
@@ -133,8 +143,7 @@ export class Ledger {
       });
     }
     const value = this.sampling && spread > 0 ? this.sampling.root(spec.id, spec.value, spread) : spec.value;
-    const shifts =
-      spread === 0 ? NO_SHIFT : { roots: [this.rootIds.push(spec.id) - 1], down: [-spread], up: [spread] };
+    const shifts = spread === 0 ? NO_SHIFT : [this.rootIds.push(spec.id) - 1, -spread, spread];
     return this.put(spec, {
       input: spec,
       derive: null,
@@ -200,14 +209,19 @@ export class Ledger {
 
   /** What widens a figure's range, largest first, with the share of the squared width; what adds under 2 % is left out. */
   causes(id: string): RangeCause[] {
-    const { roots, down, up } = this.cell(id).own;
-    const squares = roots.map((_, i) => (((up[i] ?? 0) - (down[i] ?? 0)) / 2) ** 2);
-    const total = squares.reduce((sum, square) => sum + square, 0);
+    const { own } = this.cell(id);
+    const widths: RangeCause[] = [];
+    let total = 0;
+    for (let i = 0; i < own.length; i += STRIDE) {
+      const square = (((own[i + 2] as number) - (own[i + 1] as number)) / 2) ** 2;
+      total += square;
+      widths.push({ id: this.rootIds[own[i] as number] ?? '', share: square });
+    }
     if (total === 0) return [];
-    return roots
-      .map((root, i) => ({ id: this.rootIds[root] ?? '', share: (squares[i] ?? 0) / total }))
+    return widths
+      .map((cause) => ({ id: cause.id, share: cause.share / total }))
       .filter(({ share }) => share > 0.02)
-      .sort((a, b) => b.share - a.share);
+      .sort((x, y) => y.share - x.share);
   }
 
   /** The figure of that id. Throws where the plan never made it. */
@@ -257,8 +271,9 @@ export class Ledger {
   }
 
   private put(spec: { readonly id: string }, cell: Cell): number {
-    if (this.cells.has(spec.id)) throw new Error(`invariant: figure "${spec.id}" twice in a plan`);
+    const { size } = this.cells;
     this.cells.set(spec.id, cell);
+    if (this.cells.size === size) throw new Error(`invariant: figure "${spec.id}" twice in a plan`);
     return cell.value;
   }
 }

@@ -1,13 +1,12 @@
 /**
- * How far a value moves when each root that it rests on stands at its 10th (down) and at its 90th (up) percentile.
- * Roots are numbered in the order in which the ledger meets them and listed upwards; the three lists run side by side.
+ * How far a value moves when each root that it rests on stands at its 10th (down) and at its 90th (up) percentile: root,
+ * down, up, for one root after another in one flat list, roots upwards. Roots are numbered in the order in which the
+ * ledger meets them.
  */
-export interface Shifts {
-  readonly roots: readonly number[];
-  readonly down: readonly number[];
-  readonly up: readonly number[];
-}
-export const NO_SHIFT: Shifts = { roots: [], down: [], up: [] };
+export type Shifts = readonly number[];
+export const NO_SHIFT: Shifts = [];
+/** Places that a root takes in the list. */
+export const STRIDE = 3;
 
 export type Sum = (...values: number[]) => number;
 
@@ -20,10 +19,31 @@ interface Summed {
 const LOW: number[][] = [];
 const HIGH: number[][] = [];
 const FINGERS: number[][] = [];
+const ROOTS: number[] = [];
 
 /** A list of that length to reckon in, kept for the next sum of as many inputs. */
 export function listOf<T>(kept: T[][], n: number): T[] {
   return (kept[n] ??= new Array<T>(n));
+}
+
+/**
+ * Puts all roots of several lists into `ROOTS`, each once, upwards, and returns how many there are. Lists hold few roots
+ * and mostly the same ones: each is put where it belongs.
+ */
+function gatherRoots(moves: readonly Shifts[]): number {
+  let count = 0;
+  for (const move of moves) {
+    let place = 0;
+    for (let i = 0; i < move.length; i += STRIDE) {
+      const root = move[i] as number;
+      while (place < count && (ROOTS[place] as number) < root) place += 1;
+      if (place < count && ROOTS[place] === root) continue;
+      for (let k = count; k > place; k -= 1) ROOTS[k] = ROOTS[k - 1] as number;
+      ROOTS[place] = root;
+      count += 1;
+    }
+  }
+  return count;
 }
 
 /** The sum computed again with each root at either end, as differences from its value. */
@@ -34,38 +54,29 @@ export function carryShifts(
   raw: number,
 ): Shifts {
   const n = moves.length;
-  let moving = 0;
-  let only = NO_SHIFT;
-  for (let i = 0; i < n; i += 1) {
-    if ((moves[i] as Shifts).roots.length > 0) {
-      moving += 1;
-      only = moves[i] as Shifts;
-    }
-  }
-  if (moving === 0) return NO_SHIFT;
-  const roots = moving === 1 ? only.roots : merged(moves);
-  const down = new Array<number>(roots.length);
-  const up = new Array<number>(roots.length);
+  const count = gatherRoots(moves);
+  if (count === 0) return NO_SHIFT;
+  const out = new Array<number>(count * STRIDE);
   // Reckoned thousands of times while somebody types: the same three lists serve every sum.
   const low = listOf(LOW, n);
   const high = listOf(HIGH, n);
   const at = listOf(FINGERS, n);
-  // Each input lists its roots upwards, so one finger in each list keeps step with the merged one.
   for (let i = 0; i < n; i += 1) {
     low[i] = values[i] as number;
     high[i] = values[i] as number;
     at[i] = 0;
   }
-  for (let k = 0; k < roots.length; k += 1) {
-    const root = roots[k] as number;
+  for (let k = 0; k < count; k += 1) {
+    const root = ROOTS[k] as number;
+    // Each input lists its roots upwards, so one finger in each list keeps step with the merged one.
     for (let i = 0; i < n; i += 1) {
       const move = moves[i] as Shifts;
       const value = values[i] as number;
       const finger = at[i] as number;
-      if (move.roots[finger] === root) {
-        low[i] = value + (move.down[finger] as number);
-        high[i] = value + (move.up[finger] as number);
-        at[i] = finger + 1;
+      if (move[finger] === root) {
+        low[i] = value + (move[finger + 1] as number);
+        high[i] = value + (move[finger + 2] as number);
+        at[i] = finger + STRIDE;
       } else {
         low[i] = value;
         high[i] = value;
@@ -76,66 +87,47 @@ export function carryShifts(
     if (!Number.isFinite(below) || !Number.isFinite(above)) {
       throw new Error(`invariant: figure "${spec.id}" has no end to its range`);
     }
-    down[k] = below;
-    up[k] = above;
+    out[k * STRIDE] = root;
+    out[k * STRIDE + 1] = below;
+    out[k * STRIDE + 2] = above;
   }
-  return { roots, down, up };
+  return out;
 }
 
 /** The moves of a plain addition: those of its terms, added root by root. */
 export function addShifts(moves: readonly Shifts[]): Shifts {
-  const roots = merged(moves);
-  if (roots.length === 0) return NO_SHIFT;
-  const down = new Array<number>(roots.length).fill(0);
-  const up = new Array<number>(roots.length).fill(0);
+  const count = gatherRoots(moves);
+  if (count === 0) return NO_SHIFT;
+  const out = new Array<number>(count * STRIDE);
+  for (let k = 0; k < count; k += 1) {
+    out[k * STRIDE] = ROOTS[k] as number;
+    out[k * STRIDE + 1] = 0;
+    out[k * STRIDE + 2] = 0;
+  }
   for (const move of moves) {
     let k = 0;
-    for (let i = 0; i < move.roots.length; i += 1) {
-      while (roots[k] !== move.roots[i]) k += 1;
-      down[k] = (down[k] as number) + (move.down[i] as number);
-      up[k] = (up[k] as number) + (move.up[i] as number);
+    for (let i = 0; i < move.length; i += STRIDE) {
+      while (out[k] !== move[i]) k += STRIDE;
+      out[k + 1] = (out[k + 1] as number) + (move[i + 1] as number);
+      out[k + 2] = (out[k + 2] as number) + (move[i + 2] as number);
     }
   }
-  return { roots, down, up };
+  return out;
 }
 
 /** How far below and above its value a figure's range goes: whichever end of a root moves it to a side counts there. */
-export function spanOf({ roots, down, up }: Shifts): { below: number; above: number } {
+export function spanOf(shifts: Shifts): { below: number; above: number } {
   let below = 0;
   let above = 0;
-  for (let i = 0; i < roots.length; i += 1) {
-    const a = down[i] as number;
-    const b = up[i] as number;
+  for (let i = 0; i < shifts.length; i += STRIDE) {
+    const a = shifts[i + 1] as number;
+    const b = shifts[i + 2] as number;
     const least = a < b ? (a < 0 ? a : 0) : b < 0 ? b : 0;
     const most = a > b ? (a > 0 ? a : 0) : b > 0 ? b : 0;
     below += least * least;
     above += most * most;
   }
   return { below: Math.sqrt(below), above: Math.sqrt(above) };
-}
-
-/** All roots of several lists, each once, upwards; the first list itself where the others add none. */
-function merged(moves: readonly Shifts[]): readonly number[] {
-  let all: readonly number[] = NO_SHIFT.roots;
-  for (const { roots } of moves) {
-    if (roots.length === 0 || roots === all) continue;
-    all = all.length === 0 ? roots : union(all, roots);
-  }
-  return all;
-}
-
-function union(a: readonly number[], b: readonly number[]): readonly number[] {
-  const out: number[] = [];
-  let i = 0;
-  let j = 0;
-  while (i < a.length || j < b.length) {
-    const x = i < a.length ? (a[i] as number) : Infinity;
-    const y = j < b.length ? (b[j] as number) : Infinity;
-    out.push(Math.min(x, y));
-    if (x <= y) i += 1;
-    if (y <= x) j += 1;
-  }
-  return out.length === a.length ? a : out.length === b.length ? b : out;
 }
 
 /** A sum of its inputs. Most have few: called so, they cost a plain call. */

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { findIngredient } from './ingredientName';
+import { findIngredient, ingredientsNamedIn } from './ingredientName';
 import { INGREDIENTS } from './ingredients.table';
 
 describe('naming an ingredient', () => {
@@ -52,5 +52,19 @@ describe('naming an ingredient', () => {
       if (cupG !== undefined) expect([key, cupG > 60 && cupG < 360]).toEqual([key, true]);
       if (tspG !== undefined) expect([key, tspG > 0.5 && tspG < 8]).toEqual([key, true]);
     }
+  });
+});
+
+describe('all things that a text names', () => {
+  const keys = (text: string) => ingredientsNamedIn(text).map(({ ingredient }) => ingredient.key);
+  it.each<[string, string[]]>([
+    ['Rub the butter into the flour.', ['butter', 'plain flour']],
+    ['Fold in the peanut butter.', ['peanut butter']],
+    ['Beat in the eggs one at a time, then the milk.', ['egg', 'milk']],
+    ['Bake until done.', []],
+    ['chopped hazelnuts', ['chopped nuts']],
+  ])('%s', (text, found) => expect(keys(text).sort()).toEqual([...found].sort()));
+  it('are the same when asked again', () => {
+    expect(ingredientsNamedIn('butter and flour')).toBe(ingredientsNamedIn('butter and flour'));
   });
 });

@@ -34,8 +34,8 @@ describe.each(ONE_OF_EACH)('the day of %s', (_, line) => {
   });
 
   it('begins earlier for more pieces', () => {
-    const more = plan({ ...line, count: line.count + 30, lots: [] } as Line).startBy;
-    const fewer = plan({ ...line, count: Math.max(1, line.count - 5), lots: [] } as Line).startBy;
+    const more = plan({ ...line, count: line.count + 30, lots: [] }).startBy;
+    const fewer = plan({ ...line, count: Math.max(1, line.count - 5), lots: [] }).startBy;
     expect(minutes(more ?? '')).toBeLessThanOrEqual(minutes(fewer ?? ''));
   });
 });

@@ -120,10 +120,10 @@ export function* planWells<P extends CupcakePlan | MiniWellsPlan>(
   addHands(ledger, method);
   const done = finishAll(ledger, context, finishing);
   const finish = finishOf(ledger.value('finish.share'));
-  const cut = tin.shape === undefined || tin.shape === 'frustum' ? cutOf(ledger, context) : null;
-  if (cut) addHeights(ledger);
+  const cone = tin.shape === undefined || tin.shape === 'frustum';
+  if (cone) addHeights(ledger);
   const { lots } = done;
-  return toldPlan(
+  const told = toldPlan(
     ledger,
     run,
     {
@@ -162,10 +162,25 @@ export function* planWells<P extends CupcakePlan | MiniWellsPlan>(
       loads,
       lots,
       finish,
-      oven: ovenQuestion(ledger, context),
-      cut,
     },
-  ) as unknown as P;
+  );
+  return drawnLate(told, {
+    cut: () => (cone ? cutOf(ledger, context) : null),
+    oven: () => ovenQuestion(ledger, context),
+  }) as unknown as P;
+}
+
+/** Adds what is drawn of a plan: reckoned when it is first looked at, and kept. */
+function drawnLate<T extends object, Late extends Record<string, () => unknown>>(
+  plan: T,
+  late: Late,
+): T & { readonly [K in keyof Late]: ReturnType<Late[K]> } {
+  for (const [key, reckon] of Object.entries(late)) {
+    let kept: unknown;
+    const get = () => (kept ??= reckon());
+    Object.defineProperty(plan, key, { get, enumerable: true });
+  }
+  return plan as T & { readonly [K in keyof Late]: ReturnType<Late[K]> };
 }
 
 const toppingWords = (line: CupcakeLine | MiniWellsLine): string[] =>
