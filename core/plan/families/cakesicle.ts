@@ -10,6 +10,7 @@ import { addBatterNeeded, addCrumbBakes } from '../links/crumbBakes';
 import { addCrumbNeeded, addDough, bindNotes } from '../links/bindCrumb';
 import { addDoughDensity, addOnTheTable } from '../links/dough';
 import { addLots, addToppings, checkLots } from '../links/lots';
+import { addMinutes, longestS } from '../links/minutes';
 import { statedIn, Unplannable, type RunContext } from '../lookup';
 import { doughAllergens, doughPlan } from './doughPlan';
 import type { Planning } from './planning';
@@ -91,6 +92,26 @@ export function* planCakesicle(
       'the chocolate',
     ),
   ];
+  ledger.total(
+    'piece.mass',
+    'One piece, before toppings',
+    'g',
+    ['portion.mass', 'shell.taken'],
+    'Dough, shell and back plate.',
+  );
+  addShellWaits(ledger);
+  const high = (id: string) => ledger.figure(id).high;
+  supplies.push(
+    ...addMinutes(ledger, run, {
+      fixedS: longestS(bakeSteps),
+      roundS:
+        cavities * Object.values(HANDS_S).reduce((sum, seconds) => sum + seconds, 0) +
+        2 * high('set.shell') +
+        high('set.filled'),
+      pieces: cavities,
+      what: 'One round of the mould',
+    }),
+  );
   const limits = addMade(ledger, supplies, 'Moulded pieces');
   const made = ledger.value('count.made');
   addPortionTotals(ledger);
@@ -105,13 +126,6 @@ export function* planCakesicle(
   );
   const rounds = evenLoads(made, cavities);
   const lots = addLots(ledger, line.lots);
-  ledger.total(
-    'piece.mass',
-    'One piece, before toppings',
-    'g',
-    ['portion.mass', 'shell.taken'],
-    'Dough, shell and back plate.',
-  );
   const pots = addMelts(ledger, line, lots);
   const planned = addToppings(ledger, lots, {
     pieceId: 'piece.mass',
@@ -146,13 +160,8 @@ export function* planCakesicle(
   );
 }
 
-function shellSteps(ledger: Figures, rounds: number): SequenceStep[] {
-  const made = ledger.value('count.made');
-  const each = Math.ceil(made / Math.max(rounds, 1));
-  const hands = (id: string, label: string, seconds: number) => {
-    ledger.given(id, label, 's', seconds * each, 'typical', `About ${seconds} s a piece.`);
-    return ledger.figure(id);
-  };
+/** What has to set in a round. */
+function addShellWaits(ledger: Figures): void {
   addSetting(
     ledger,
     'set.shell',
@@ -169,6 +178,15 @@ function shellSteps(ledger: Figures, rounds: number): SequenceStep[] {
     'Filled piece sets, frozen',
     'Until it lets go of the mould by itself.',
   );
+}
+
+function shellSteps(ledger: Figures, rounds: number): SequenceStep[] {
+  const made = ledger.value('count.made');
+  const each = Math.ceil(made / Math.max(rounds, 1));
+  const hands = (id: string, label: string, seconds: number) => {
+    ledger.given(id, label, 's', seconds * each, 'typical', `About ${seconds} s a piece.`);
+    return ledger.figure(id);
+  };
   const coats = hands('day.coats', 'Both coats of a round', HANDS_S.coats);
   const fill = hands('day.fill', 'Filling a round', HANDS_S.fill);
   const back = hands('day.back', 'Back plates of a round', HANDS_S.back);

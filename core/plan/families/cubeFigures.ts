@@ -1,9 +1,10 @@
-import type { CubeLine } from '../../exchange/documents';
+import type { CoatChoice, CubeLine } from '../../exchange/documents';
 import { FONDANT } from '../../process/frost.table';
 import { cutSheet, type CutPlan } from '../../process/portion';
 import { addBox } from '../links/coat';
 import type { Supplied } from '../links/count';
 import { addDipEach, addFinishEach, type FinishedEach } from '../links/each';
+import { addMinutes } from '../links/minutes';
 import type { RunContext } from '../lookup';
 import type { Offer, Remainder } from '../remainder';
 import type { Band } from './bands';
@@ -11,6 +12,8 @@ import { addSetting } from './pop';
 import type { SequenceStep } from './sequence';
 import { type Figures, gramsText } from '../figures';
 
+/** Weighing out a formula, min. Basis: typical. */
+const WEIGH_MIN = 12;
 /** Seconds of hands a piece: cutting, dipping. Basis: typical. */
 const HANDS_S = { cut: 6, dip: 30, frost: 20 } as const;
 
@@ -105,6 +108,34 @@ export function cubeEach(ledger: Figures, run: RunContext, line: CubeLine): Fini
   return { pieceIds, supplies, bags: each.bags };
 }
 
+/** What the coat takes to set. */
+export function addCubeWait(ledger: Figures, school: CoatChoice['school']): void {
+  addSetting(
+    ledger,
+    'set.coat',
+    school === 'frozen' ? 'coat on a frozen piece' : 'coat, room',
+    'piece.mass',
+    'Coat sets',
+    'On a rack, over paper.',
+  );
+}
+
+/** Pieces that can still be cut, frosted and dipped before the run must be ready. */
+export function cubeMinutes(ledger: Figures, run: RunContext, line: CubeLine, mixMin: number): Supplied[] {
+  const high = (id: string) => ledger.figure(id).high;
+  const worked = Boolean(line.frosting) || Boolean(line.filling);
+  return addMinutes(ledger, run, {
+    fixedS:
+      (mixMin + WEIGH_MIN) * 60 +
+      high('bake.time') * ledger.value('loads.count') +
+      high('cool.time') +
+      (line.coat ? high('set.coat') : 0),
+    roundS: HANDS_S.cut + (worked ? HANDS_S.frost : 0) + (line.coat ? HANDS_S.dip : 0),
+    pieces: 1,
+    what: 'One piece in the hand',
+  });
+}
+
 /** From the bowl to the coat, one after another. */
 export function cubeSteps(ledger: Figures, line: CubeLine, mixMin: number, meaning: string): SequenceStep[] {
   const made = ledger.value('count.made');
@@ -118,7 +149,7 @@ export function cubeSteps(ledger: Figures, line: CubeLine, mixMin: number, meani
       label: 'Weigh out and mix',
       detail: meaning,
       kind: 'hands',
-      length: hands('day.mix', 'Weighing out and mixing', (mixMin + 12) * 60),
+      length: hands('day.mix', 'Weighing out and mixing', (mixMin + WEIGH_MIN) * 60),
     },
     {
       id: 'bake',
@@ -152,14 +183,6 @@ export function cubeSteps(ledger: Figures, line: CubeLine, mixMin: number, meani
       length: hands('day.frost', 'Filling and frosting', made * HANDS_S.frost),
     });
   if (line.coat) {
-    addSetting(
-      ledger,
-      'set.coat',
-      line.coat.school === 'frozen' ? 'coat on a frozen piece' : 'coat, room',
-      'piece.mass',
-      'Coat sets',
-      'On a rack, over paper.',
-    );
     steps.push(
       {
         id: 'dip',

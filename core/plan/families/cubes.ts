@@ -15,7 +15,16 @@ import { addFillingTotal, addFrostingTotal } from '../links/frosting';
 import { addLots, addToppings, checkLots, nutFaults } from '../links/lots';
 import { addSheet, addSheetBake, type SheetSpec } from '../links/sheet';
 import { statedIn, Unplannable, type RunContext } from '../lookup';
-import { addCuts, CUBE_BANDS, cubeEach, cubeRemainder, cubeSteps, cutLimit } from './cubeFigures';
+import {
+  addCubeWait,
+  addCuts,
+  CUBE_BANDS,
+  cubeEach,
+  cubeMinutes,
+  cubeRemainder,
+  cubeSteps,
+  cutLimit,
+} from './cubeFigures';
 import { toldPlan } from './linePlan';
 import type { Planning } from './planning';
 import { addLotTotals } from './pop';
@@ -148,12 +157,21 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     { pin: { min: 0.5, max: 2000 } },
   );
   const each = cubeEach(ledger, run, line);
+  ledger.total(
+    'piece.mass',
+    'One piece, before toppings',
+    'g',
+    each.pieceIds,
+    'Cake and all that goes in and on it.',
+  );
+  if (line.coat) addCubeWait(ledger, line.coat.school);
   const limits = addMade(
     ledger,
     [
       cutLimit(ledger, cuts.count),
       ...counted(ledger, 'sticks', 'sticks', line.stickOnHand, 'the sticks'),
       ...each.supplies,
+      ...cubeMinutes(ledger, run, line, method.mixMin),
     ],
     'Mini cakes',
   );
@@ -179,13 +197,6 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
   if (line.frosting) addFrostingTotal(ledger, lots, each.bags);
   const coat = line.coat ?? null;
   const pots = coat ? addPots(ledger, lots, coat).pots : [];
-  ledger.total(
-    'piece.mass',
-    'One piece, before toppings',
-    'g',
-    each.pieceIds,
-    'Cake and all that goes in and on it.',
-  );
   const allergens = () =>
     partAllergens(run, {
       formulaIds: [line.formulaId],

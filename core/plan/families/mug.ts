@@ -3,8 +3,10 @@ import { doneTests } from '../../caution/doneTests';
 import type { MugLine } from '../../exchange/documents';
 import { type Sampling } from '../../figure';
 import { boilingShiftK } from '../../process/altitude';
-import { BOWL_LOSS, METHODS, MUG_LOSS } from '../../process/batter.table';
+import { BOWL_LOSS, METHODS, MUG_LOSS, ROOM } from '../../process/batter.table';
 import { evenLoads } from '../../process/loads';
+import { microwaveTime } from '../../process/microwave';
+import { MICROWAVE } from '../../process/microwave.table';
 import { COOLING, COOLING_MUG } from '../../process/oven.table';
 import type { ChainPlan } from '../chain';
 import { addBatch } from '../links/batch';
@@ -14,6 +16,7 @@ import { needOf, partAllergens } from '../links/finish';
 import { addFillingTotal, addFrostingTotal } from '../links/frosting';
 import { addLots, addToppings, checkLots, nutFaults } from '../links/lots';
 import { addMicrowave } from '../links/microwave';
+import { addMinutes } from '../links/minutes';
 import { addCooling } from '../links/oven';
 import { statedIn, type RunContext } from '../lookup';
 import { addMugPortion, MUG_BANDS, mugNotes, mugRemainder, mugWarnings } from './mugFigures';
@@ -154,17 +157,51 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     count: line.count,
   });
   supplies.push(...each.supplies);
+  addCooling(
+    ledger,
+    '',
+    ledger.value('cake.mass'),
+    COOLING_MUG,
+    COOLING.frostC,
+    'Cooling until it can be frosted',
+  );
+  ledger.given(
+    'day.mix',
+    'Weighing and stirring',
+    's',
+    (method.mixMin + 4) * 60,
+    'typical',
+    'Usual for a few mugs.',
+  );
+  const most = line.atOnce ?? microwave.mugsAtOnce;
+  const group = microwaveTime({
+    massG: ledger.value('portion.mass'),
+    count: most,
+    ratedW: microwave.ratedW,
+    absorbedW: microwave.absorbedW,
+    setting: line.setting,
+    startC: ROOM.value,
+  });
+  supplies.push(
+    ...addMinutes(ledger, run, {
+      fixedS:
+        ledger.value('day.mix') + MICROWAVE.standMin * 60 + (frosting ? ledger.figure('cool.time').high : 0),
+      roundS: group.highS,
+      pieces: most,
+      what: 'One group in the microwave',
+    }),
+  );
   const limits = addMade(ledger, supplies, 'Mug cakes');
   const made = ledger.value('count.made');
-  const groups = evenLoads(made, line.atOnce ?? microwave.mugsAtOnce);
-  const group = groups[0] ?? 1;
+  const groups = evenLoads(made, most);
+  const inGroup = groups[0] ?? 1;
   ledger.given(
     'mugs.atOnce',
     'Mugs that turn together',
     'pieces',
-    group,
+    inGroup,
     'counted',
-    `"${microwave.name}" takes ${line.atOnce ?? microwave.mugsAtOnce}; evened out so that all cook alike.`,
+    `"${microwave.name}" takes ${most}; evened out so that all cook alike.`,
   );
   ledger.calc(
     'micro.load',
@@ -206,22 +243,6 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     '{count.made} × {cake.mass}',
     (count = 0, cake = 0) => count * cake,
     'All mug cakes together.',
-  );
-  addCooling(
-    ledger,
-    '',
-    ledger.value('cake.mass'),
-    COOLING_MUG,
-    COOLING.frostC,
-    'Cooling until it can be frosted',
-  );
-  ledger.given(
-    'day.mix',
-    'Weighing and stirring',
-    's',
-    (method.mixMin + 4) * 60,
-    'typical',
-    'Usual for a few mugs.',
   );
   const lots = addLots(ledger, line.lots);
   if (filling) addFillingTotal(ledger, filling);

@@ -12,6 +12,7 @@ import { addBatterNeeded, addCrumbBakes } from '../links/crumbBakes';
 import { addCrumbNeeded, addDough, bindNotes } from '../links/bindCrumb';
 import { addDoughDensity, addOnTheTable, addPortion } from '../links/dough';
 import { addLots, addToppings, checkLots } from '../links/lots';
+import { addMinutes, longestS } from '../links/minutes';
 import { statedIn, type RunContext } from '../lookup';
 import { doughAllergens, doughPlan } from './doughPlan';
 import type { Planning } from './planning';
@@ -84,9 +85,6 @@ export function* planPop(run: RunContext, line: PopLine, sampling: Sampling | nu
   if (coat) {
     supplies.push(...addDipEach(ledger, run, coat, solid, line.stick, line.lots));
   }
-  const limits = addMade(ledger, supplies, many);
-  addPortionTotals(ledger);
-  const lots = addLots(ledger, line.lots);
   const pieceIds = ['portion.mass', ...(coat ? ['coat.taken'] : [])];
   ledger.total(
     'piece.mass',
@@ -95,6 +93,18 @@ export function* planPop(run: RunContext, line: PopLine, sampling: Sampling | nu
     pieceIds,
     'Dough, coat and the anchor of its stick.',
   );
+  const waits = addWaits(ledger, line);
+  supplies.push(
+    ...addMinutes(ledger, run, {
+      fixedS: longestS(bakeSteps) + waits.reduce((sum, id) => sum + ledger.figure(id).high, 0),
+      roundS: handsS(line),
+      pieces: 1,
+      what: 'One piece in the hand',
+    }),
+  );
+  const limits = addMade(ledger, supplies, many);
+  addPortionTotals(ledger);
+  const lots = addLots(ledger, line.lots);
   const pots = coat ? addPots(ledger, lots, coat).pots : [];
   const planned = addToppings(ledger, lots, {
     pieceId: 'piece.mass',
@@ -181,6 +191,50 @@ export function addLotTotals(
   });
 }
 
+/** Seconds of hands that one piece takes. */
+function handsS({ stick, coat }: PopLine): number {
+  return HANDS_S.roll + (coat ? HANDS_S.dip + HANDS_S.garnish + (stick ? HANDS_S.stick : 0) : 0);
+}
+
+/** What has to firm and set, whatever their number. Returns the figures of it. */
+function addWaits(ledger: Figures, line: PopLine): string[] {
+  const frozen = line.coat?.school === 'frozen';
+  addSetting(
+    ledger,
+    'set.firm',
+    frozen ? 'dough ball frozen through' : 'dough ball firm, fridge',
+    'portion.mass',
+    frozen ? 'Freezing through' : 'Firming in the fridge',
+    frozen
+      ? 'Hard to the middle.'
+      : 'Firm all through, not frozen. In a freezer it takes about half as long.',
+  );
+  const waits = ['set.firm'];
+  if (line.stick && line.coat) {
+    addSetting(
+      ledger,
+      'set.anchor',
+      'stick anchored, cold',
+      'portion.mass',
+      'Sticks set',
+      'Until the dab of chocolate at the stick is hard.',
+    );
+    waits.push('set.anchor');
+  }
+  if (line.coat) {
+    addSetting(
+      ledger,
+      'set.coat',
+      frozen ? 'coat on a frozen piece' : 'coat, room',
+      'piece.mass',
+      'Coat sets',
+      frozen ? 'At once, from the cold inside.' : 'In a cool room; some minutes less in the fridge.',
+    );
+    waits.push('set.coat');
+  }
+  return waits;
+}
+
 function popSteps(ledger: Figures, line: PopLine): SequenceStep[] {
   const made = ledger.value('count.made');
   const hands = (id: string, label: string, seconds: number) => {
@@ -197,16 +251,6 @@ function popSteps(ledger: Figures, line: PopLine): SequenceStep[] {
     },
   ];
   const frozen = line.coat?.school === 'frozen';
-  addSetting(
-    ledger,
-    'set.firm',
-    frozen ? 'dough ball frozen through' : 'dough ball firm, fridge',
-    'portion.mass',
-    frozen ? 'Freezing through' : 'Firming in the fridge',
-    frozen
-      ? 'Hard to the middle.'
-      : 'Firm all through, not frozen. In a freezer it takes about half as long.',
-  );
   steps.push({
     id: 'firm',
     label: frozen ? 'Freeze' : 'Chill',
@@ -215,14 +259,6 @@ function popSteps(ledger: Figures, line: PopLine): SequenceStep[] {
     length: ledger.figure('set.firm'),
   });
   if (line.stick && line.coat) {
-    addSetting(
-      ledger,
-      'set.anchor',
-      'stick anchored, cold',
-      'portion.mass',
-      'Sticks set',
-      'Until the dab of chocolate at the stick is hard.',
-    );
     steps.push(
       {
         id: 'stick',
@@ -241,14 +277,6 @@ function popSteps(ledger: Figures, line: PopLine): SequenceStep[] {
     );
   }
   if (line.coat) {
-    addSetting(
-      ledger,
-      'set.coat',
-      frozen ? 'coat on a frozen piece' : 'coat, room',
-      'piece.mass',
-      'Coat sets',
-      frozen ? 'At once, from the cold inside.' : 'In a cool room; some minutes less in the fridge.',
-    );
     steps.push(
       {
         id: 'dip',
