@@ -21,6 +21,7 @@ import {
   type RescueSum,
   type Trouble,
 } from './rescueFinish';
+import { POP_G, REFILL } from './rescue.table';
 
 /** The run as it goes on, what to do, and the sums of it. Measures in braces, for `inStyle`. */
 export interface Rescue {
@@ -29,8 +30,6 @@ export interface Rescue {
   readonly sums: readonly RescueSum[];
 }
 
-/** Dough for a pop of usual size, g, and what binds it classically to a gram of crumb. Basis: typical. */
-const POP_G = 25;
 /**
  * The way out of a trouble: the run changed as it has to be, with what happened written down in its events.
  * @param now ms since the epoch, for the event
@@ -241,7 +240,8 @@ function refilled(line: Line, plan: LinePlan, kind: 'sunk' | 'overflowed'): Out 
   const wells = line as CupcakeLine;
   const share = FINISHES.gentle.share / Math.max(v(plan, 'finish.share'), 0.05);
   const massG = Math.round(
-    v(plan, 'portion.mass') * (kind === 'overflowed' ? Math.min(share, 0.9) : Math.max(share, 1.1)),
+    v(plan, 'portion.mass') *
+      (kind === 'overflowed' ? Math.min(share, REFILL.most) : Math.max(share, REFILL.least)),
   );
   return {
     line: { ...wells, fill: { by: 'mass', massG } },

@@ -1,6 +1,7 @@
 import type { CupcakeLine, Line, MiniWellsLine, PopLine } from '../exchange/documents';
 import type { LinePlan } from '../plan';
 import { mendFrosting } from '../process/frost';
+import { CREAM_SHARE, THIN } from './rescue.table';
 
 /** What went wrong, with what somebody weighed or counted of it. */
 export type Trouble =
@@ -44,11 +45,6 @@ export const grams = (massG: number) => `{${Number(massG.toFixed(massG < 20 ? 1 
 
 export const v = (plan: LinePlan, id: string): number => plan.figure(id).value;
 export const has = (plan: LinePlan, id: string): boolean => plan.figures.some((figure) => figure.id === id);
-
-/** Cream that turns seized chocolate into a ganache, as a share of it. Basis: typical. */
-const CREAM_SHARE = 0.5;
-/** Fat stirred into a coat that is too thick, each time and at most, as a share. Basis: typical. */
-const THIN = { step: 0.02, most: 0.06 } as const;
 
 type Coated = PopLine | MiniWellsLine;
 

@@ -5,3 +5,6 @@ export const CHECKS = {
   sugar: { low: 50, high: 160 },
   salt: { low: 0, high: 3 },
 } as const;
+
+/** A stated yield further off than this share is worth a word; so is a time outside its range by that share. Basis: chosen. */
+export const STATED = { yieldShare: 0.2, timeShare: 0.1 } as const;

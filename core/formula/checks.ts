@@ -1,5 +1,5 @@
 import { ingredientsNamedIn, type Fault, type ReadLine, type Role } from '../quantity';
-import { CHECKS } from './checks.table';
+import { CHECKS, STATED } from './checks.table';
 
 const round = (value: number) => String(Number(value.toPrecision(2)));
 
@@ -103,16 +103,12 @@ export interface StatedAgainst {
   readonly highMin: number;
 }
 
-/** Yield further off than this share is worth a word; so is a time outside its range by this share. */
-const YIELD_SHARE = 0.2;
-const TIME_SHARE = 0.1;
-
 /** Stated yield against batter mass a well, and stated time against the model's range. Warnings, never a block. */
 export function checkStated(at: StatedAgainst): Fault[] {
   const out: Fault[] = [];
   if (at.statedPieces !== null) {
     const comes = at.batterG / at.portionG;
-    if (Math.abs(comes / at.statedPieces - 1) > YIELD_SHARE) {
+    if (Math.abs(comes / at.statedPieces - 1) > STATED.yieldShare) {
       out.push({
         fault: `It says it makes ${at.statedPieces}; at {${Math.round(at.portionG)} g} a well it makes about ${Math.round(comes)}.`,
         mend: `For ${at.statedPieces} of them, fill {${Math.round(at.batterG / at.statedPieces)} g} each, or use other tins.`,
@@ -122,7 +118,7 @@ export function checkStated(at: StatedAgainst): Fault[] {
   const { statedMin, lowMin, highMin } = at;
   if (
     statedMin !== null &&
-    (statedMin < lowMin * (1 - TIME_SHARE) || statedMin > highMin * (1 + TIME_SHARE))
+    (statedMin < lowMin * (1 - STATED.timeShare) || statedMin > highMin * (1 + STATED.timeShare))
   ) {
     out.push({
       fault: `It says ${statedMin} min; this size is likely done after ${Math.round(lowMin)} to ${Math.round(highMin)} min.`,

@@ -14,6 +14,8 @@ export const COAT = {
   dipClearanceMm: 10,
   /** Of a stranded pool, what tilting and spooning save. */
   savedShare: 0.5,
+  /** Rounding of a cavity's floor, mm. */
+  edgeMm: 4,
   shellMm: 1.8,
   /** First and second coat of a moulded shell. */
   shellCoats: [0.65, 0.35],

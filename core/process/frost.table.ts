@@ -10,6 +10,8 @@ export const TOP_STYLES = {
 } as const;
 export type TopStyle = keyof typeof TOP_STYLES;
 export const STANDARD_TOP_MM = 65;
+/** Across the top of a mug, inside. Basis: typical. */
+export const MUG_TOP_MM = 80;
 
 export const FROSTING_DENSITY = {
   buttercream: 0.85,

@@ -19,6 +19,9 @@ export const MICROWAVE = {
   firstLookShare: 0.75,
   /** Minutes to stand before it is eaten or judged. */
   standMin: 1,
+  /** Rating of an oven of usual size, W, where a kitchen names none; and most batter in a bowl, g: more heats unevenly. */
+  usualW: 800,
+  mostBowlG: 350,
   /** A mug is filled to this share at most. */
   mugFullest: 0.5,
 } as const;

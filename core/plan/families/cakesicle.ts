@@ -18,14 +18,12 @@ import { addLotTotals, addPortionTotals, addSetting } from './pop';
 import type { SequenceStep } from './sequence';
 import { addCavity, addMelts, addShell, cavityLimit } from './shellFigures';
 import { Figures, gramsText, toScale } from '../figures';
+import { SHELL_HANDS_S } from '../../process/hands.table';
 
 export interface CakesiclePlan extends ChainPlan {
   readonly family: 'cakesicle';
   readonly line: CakesicleLine;
 }
-
-/** Seconds of hands a piece for its coats, its filling, its back plate and its turning out. Basis: typical. */
-const HANDS_S = { coats: 35, fill: 30, back: 20, turnOut: 20 } as const;
 
 /** Plans moulded pieces: shell in two coats, dough pressed in, back plate, rounds of the mould, patching. */
 export function* planCakesicle(
@@ -105,7 +103,7 @@ export function* planCakesicle(
     ...addMinutes(ledger, run, {
       fixedS: longestS(bakeSteps),
       roundS:
-        cavities * Object.values(HANDS_S).reduce((sum, seconds) => sum + seconds, 0) +
+        cavities * Object.values(SHELL_HANDS_S).reduce((sum, seconds) => sum + seconds, 0) +
         2 * high('set.shell') +
         high('set.filled'),
       pieces: cavities,
@@ -187,10 +185,10 @@ function shellSteps(ledger: Figures, rounds: number): SequenceStep[] {
     ledger.given(id, label, 's', seconds * each, 'typical', `About ${seconds} s a piece.`);
     return ledger.figure(id);
   };
-  const coats = hands('day.coats', 'Both coats of a round', HANDS_S.coats);
-  const fill = hands('day.fill', 'Filling a round', HANDS_S.fill);
-  const back = hands('day.back', 'Back plates of a round', HANDS_S.back);
-  const out = hands('day.turnOut', 'Turning out a round', HANDS_S.turnOut);
+  const coats = hands('day.coats', 'Both coats of a round', SHELL_HANDS_S.coats);
+  const fill = hands('day.fill', 'Filling a round', SHELL_HANDS_S.fill);
+  const back = hands('day.back', 'Back plates of a round', SHELL_HANDS_S.back);
+  const out = hands('day.turnOut', 'Turning out a round', SHELL_HANDS_S.turnOut);
   const step = (
     k: number,
     id: string,

@@ -11,11 +11,7 @@ import type { Band } from './bands';
 import { addSetting } from './pop';
 import type { SequenceStep } from './sequence';
 import { type Figures, gramsText } from '../figures';
-
-/** Weighing out a formula, min. Basis: typical. */
-const WEIGH_MIN = 12;
-/** Seconds of hands a piece: cutting, dipping. Basis: typical. */
-const HANDS_S = { cut: 6, dip: 30, frost: 20 } as const;
+import { CUBE_HANDS_S, WEIGH_MIN } from '../../process/hands.table';
 
 /** The chain of a cut sheet, after its bowl. */
 export const CUBE_BANDS: readonly Band[] = [
@@ -130,7 +126,7 @@ export function cubeMinutes(ledger: Figures, run: RunContext, line: CubeLine, mi
       high('bake.time') * ledger.value('loads.count') +
       high('cool.time') +
       (line.coat ? high('set.coat') : 0),
-    roundS: HANDS_S.cut + (worked ? HANDS_S.frost : 0) + (line.coat ? HANDS_S.dip : 0),
+    roundS: CUBE_HANDS_S.cut + (worked ? CUBE_HANDS_S.frost : 0) + (line.coat ? CUBE_HANDS_S.dip : 0),
     pieces: 1,
     what: 'One piece in the hand',
   });
@@ -171,7 +167,7 @@ export function cubeSteps(ledger: Figures, line: CubeLine, mixMin: number, meani
       label: 'Trim and cut',
       detail: 'From the centre outwards.',
       kind: 'hands',
-      length: hands('day.cut', 'Cutting', made * HANDS_S.cut),
+      length: hands('day.cut', 'Cutting', made * CUBE_HANDS_S.cut),
     },
   ];
   if (line.frosting || line.filling)
@@ -180,7 +176,7 @@ export function cubeSteps(ledger: Figures, line: CubeLine, mixMin: number, meani
       label: 'Fill and frost',
       detail: 'A piece at a time.',
       kind: 'hands',
-      length: hands('day.frost', 'Filling and frosting', made * HANDS_S.frost),
+      length: hands('day.frost', 'Filling and frosting', made * CUBE_HANDS_S.frost),
     });
   if (line.coat) {
     steps.push(
@@ -189,7 +185,7 @@ export function cubeSteps(ledger: Figures, line: CubeLine, mixMin: number, meani
         label: 'Dip',
         detail: 'A few at a time from the cold.',
         kind: 'hands',
-        length: hands('day.dip', 'Dipping', made * HANDS_S.dip),
+        length: hands('day.dip', 'Dipping', made * CUBE_HANDS_S.dip),
       },
       {
         id: 'set',

@@ -24,7 +24,7 @@ export interface Told {
   readonly notes: () => readonly string[];
 }
 
-/** Room for which keeping is told where nobody says another, °C. Basis: a cool room. */
+/** Room for which keeping is told where the plan has none of its own, °C. Basis: a cool room. */
 const ROOM_C = 20;
 
 /** The parts of a plan that all families have, on top of the figures of its ledger. */
@@ -71,7 +71,8 @@ export class ToldPlan {
     return cautionsFor(this.facts());
   }
   get keeping(): Keeping {
-    return keepingOf(this.facts().keeps, ROOM_C);
+    const room = this.ledger.has('room.temperature') ? this.ledger.value('room.temperature') : ROOM_C;
+    return keepingOf(this.facts().keeps, room);
   }
   get allergens(): readonly Allergen[] {
     return this.told.allergens();

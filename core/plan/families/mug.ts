@@ -24,14 +24,13 @@ import { toldPlan } from './linePlan';
 import type { Planning } from './planning';
 import { sequenceDay, type SequenceStep } from './sequence';
 import { Figures } from '../figures';
+import { MUG_WEIGH_MIN } from '../../process/hands.table';
+import { MUG_TOP_MM } from '../../process/frost.table';
 
 export interface MugPlan extends ChainPlan {
   readonly family: 'mug';
   readonly line: MugLine;
 }
-
-/** Across the top of a mug, mm: for what is put on it. Basis: typical. */
-const MUG_TOP_MM = 80;
 
 /** Plans mug cakes: how full, how many turn at once, how long, standing, what goes in and on. */
 export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | null): Planning<MugPlan> {
@@ -169,7 +168,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     'day.mix',
     'Weighing and stirring',
     's',
-    (method.mixMin + 4) * 60,
+    (method.mixMin + MUG_WEIGH_MIN) * 60,
     'typical',
     'Usual for a few mugs.',
   );

@@ -18,14 +18,12 @@ import { doughAllergens, doughPlan } from './doughPlan';
 import type { Planning } from './planning';
 import type { SequenceStep } from './sequence';
 import { Figures } from '../figures';
+import { POP_HANDS_S } from '../../process/hands.table';
 
 export interface PopPlan extends ChainPlan {
   readonly family: 'pop';
   readonly line: PopLine;
 }
-
-/** Seconds of hands for a ball, for its stick, for a dip and its garnish. Basis: typical; the log replaces it. */
-const HANDS_S = { roll: 20, stick: 12, dip: 25, garnish: 10 } as const;
 
 /** A waiting time that grows with mass^(2/3). */
 export function addSetting(
@@ -147,7 +145,7 @@ function garnishNote(ledger: Figures): string {
   const setting = ledger.figure('set.coat');
   const lot = wetLot(
     { value: setting.value / 60, low: setting.low / 60, high: setting.high / 60 },
-    HANDS_S.dip + HANDS_S.garnish,
+    POP_HANDS_S.dip + POP_HANDS_S.garnish,
   );
   return `Garnish while the coat is wet: no more than ${lot} dipped before the first gets its topping.`;
 }
@@ -193,7 +191,9 @@ export function addLotTotals(
 
 /** Seconds of hands that one piece takes. */
 function handsS({ stick, coat }: PopLine): number {
-  return HANDS_S.roll + (coat ? HANDS_S.dip + HANDS_S.garnish + (stick ? HANDS_S.stick : 0) : 0);
+  return (
+    POP_HANDS_S.roll + (coat ? POP_HANDS_S.dip + POP_HANDS_S.garnish + (stick ? POP_HANDS_S.stick : 0) : 0)
+  );
 }
 
 /** What has to firm and set, whatever their number. Returns the figures of it. */
@@ -247,7 +247,7 @@ function popSteps(ledger: Figures, line: PopLine): SequenceStep[] {
       label: 'Bind, portion and roll',
       detail: 'First addition of binder, squeeze, a spoonful more if it crumbles. Weigh each portion.',
       kind: 'hands',
-      length: hands('day.roll', 'Binding and rolling', HANDS_S.roll),
+      length: hands('day.roll', 'Binding and rolling', POP_HANDS_S.roll),
     },
   ];
   const frozen = line.coat?.school === 'frozen';
@@ -265,7 +265,7 @@ function popSteps(ledger: Figures, line: PopLine): SequenceStep[] {
         label: 'Sticks in',
         detail: 'Dip the end of each in melted coat, half-way into the ball.',
         kind: 'hands',
-        length: hands('day.stick', 'Sticks in', HANDS_S.stick),
+        length: hands('day.stick', 'Sticks in', POP_HANDS_S.stick),
       },
       {
         id: 'anchor',
@@ -283,7 +283,7 @@ function popSteps(ledger: Figures, line: PopLine): SequenceStep[] {
         label: 'Dip and garnish',
         detail: 'A few at a time from the cold.',
         kind: 'hands',
-        length: hands('day.dip', 'Dipping and garnish', HANDS_S.dip + HANDS_S.garnish),
+        length: hands('day.dip', 'Dipping and garnish', POP_HANDS_S.dip + POP_HANDS_S.garnish),
       },
       {
         id: 'set',

@@ -5,9 +5,6 @@ import type { Supplied } from '../links/count';
 import type { CountedLot } from '../links/lots';
 import { type Figures } from '../figures';
 
-/** Rounding of a cavity's floor, mm. Basis: typical. */
-const EDGE_MM = 4;
-
 /** Volume, wall and opening of a cavity, from its measures. */
 export function addCavity(
   ledger: Figures,
@@ -20,7 +17,7 @@ export function addCavity(
   ] as const) {
     ledger.root(`cavity.${side}`, label, 'mm', value, 0.5, 'geometry', `Measured on "${name}" in Kitchen.`);
   }
-  const r = EDGE_MM;
+  const r = COAT.edgeMm;
   const [L, W, D] = ['{cavity.length}', '{cavity.width}', '{cavity.depth}'];
   const stadiumOpening = `(({L} − {W}) × {W} + π × {W}² ÷ 4)`.replaceAll('{L}', L).replaceAll('{W}', W);
   const girth = `(2 × (${L} − ${W}) + π × ${W})`;

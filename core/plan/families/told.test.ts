@@ -143,6 +143,13 @@ describe('explanations', () => {
   });
 });
 
+describe('keeping', () => {
+  it('halves the hours that cream may stand out in a hot room', () => {
+    expect(plan(MUG).keeping.outHours).toBe(2);
+    expect(plan({ ...MUG, stated: { 'room.temperature': 34 } }).keeping.outHours).toBe(1);
+  });
+});
+
 describe('what lines share', () => {
   it('is nothing for a run that is made of one formula', () => {
     expect(whole([CUPCAKE]).components).toBeNull();

@@ -21,6 +21,7 @@ import { addBatch } from '../links/batch';
 import { addWanted } from '../links/count';
 import { needOf } from '../links/finish';
 import { checkLots, nutFaults } from '../links/lots';
+import { CLOCK_LIMITS_WITHIN_MIN } from '../links/minutes';
 import { addHands, ovenSettingC } from '../links/oven';
 import { statedIn, type RunContext } from '../lookup';
 import { remainderOf } from '../remainder';
@@ -239,9 +240,6 @@ function dayOf(ledger: Figures, context: WellsContext, loads: LoadPlan): TimedSt
     endAt: localOf(run.readyMin - step.endMin),
   }));
 }
-
-/** Further off than this, the clock is no supply that anybody reckons with. */
-const CLOCK_LIMITS_WITHIN_MIN = 24 * 60;
 
 /** Minutes between the earliest first load and the end of baking, and what one load takes of them. */
 function minutesForLoads(

@@ -5,6 +5,7 @@ import { DIP_SCHOOLS } from '../../process/set.table';
 import type { RunContext } from '../lookup';
 import type { CountedLot } from './lots';
 import { type Figures, gramsText } from '../figures';
+import { MICROWAVE } from '../../process/microwave.table';
 
 /** A convex piece as a coat sees it: figures of its surface, of its mean width's integral, and of its height. */
 export interface CoatedSolid {
@@ -345,12 +346,9 @@ export function coatNotes(
   return notes;
 }
 
-/** A microwave of usual size, where the kitchen names none. Basis: typical. */
-const USUAL_MICROWAVE_W = 800;
-
 /** Melting in bursts, and the temperatures of its kind. */
 export function meltNote(run: RunContext, kind: ChocolateKind, massG: number): string {
-  const ratedW = run.kitchen.microwaves?.[0]?.ratedW ?? USUAL_MICROWAVE_W;
+  const ratedW = run.kitchen.microwaves?.[0]?.ratedW ?? MICROWAVE.usualW;
   const { setting, burstS, count, lowCount, highCount, ceilingC } = meltingBursts(
     Math.max(massG, 1),
     kind,

@@ -13,9 +13,8 @@ import { addMicrowave } from './microwave';
 import { addCooling } from './oven';
 import { addSheet, addSheetBake, addSheetCount, type SheetSpec } from './sheet';
 import { type Figures } from '../figures';
-
-/** A bowl that goes into a microwave at once, g: more heats unevenly. Basis: typical. */
-const BOWL_G = 350;
+import { WEIGH_MIN } from '../../process/hands.table';
+import { MICROWAVE } from '../../process/microwave.table';
 
 interface Part {
   readonly part: BakedPart;
@@ -145,7 +144,7 @@ export function addCrumbBakes(
       `${p}day.mix`,
       'Weighing out and mixing',
       's',
-      (method.mixMin + 12) * 60,
+      (method.mixMin + WEIGH_MIN) * 60,
       'typical',
       'Usual for a household bowl.',
     );
@@ -165,8 +164,8 @@ export function addCrumbBakes(
         `${p}micro.bowls`,
         'Bowls, one after another',
         'pieces',
-        `{${p}batter.ready} ÷ ${BOWL_G}, rounded up`,
-        (batter = 0) => batter / BOWL_G,
+        `{${p}batter.ready} ÷ ${MICROWAVE.mostBowlG}, rounded up`,
+        (batter = 0) => batter / MICROWAVE.mostBowlG,
         'More than that at once heats unevenly: raw in the middle, tough at the rim.',
         { decide: { step: 1, how: 'up', least: 1 } },
       );

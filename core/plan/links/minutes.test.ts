@@ -5,8 +5,7 @@ import { CUBE, CUPCAKE, MUG, POP, SICLE, has, plan, v } from '../test-utils/line
 const READY = Date.UTC(2026, 10, 28, 16);
 /** So many minutes before the run must be ready. */
 const before = (minutes: number) => new Date(READY - minutes * 60_000).toISOString().slice(0, 16);
-const many = (line: Line): Line =>
-  ({ ...line, count: 60, lots: [], sticksOnHand: null, maxRounds: null }) as Line;
+const many = (line: Line): Line => ({ ...line, count: 60, lots: [], sticksOnHand: null, maxRounds: null });
 const KITCHEN = { mugs: [{ id: 'mug-hall', name: 'Hall mug', owned: 50, volumeMl: 320 }] };
 
 const FAMILIES: readonly (readonly [string, Line])[] = [
@@ -41,7 +40,7 @@ describe.each(FAMILIES)('the clock as a limit of %s', (_, line) => {
   });
 
   it('is told as a late start where not even one round fits', () => {
-    const late = plan({ ...line, count: 12 } as Line, { kitchen: KITCHEN, asOf: before(4) });
+    const late = plan({ ...line, count: 12 }, { kitchen: KITCHEN, asOf: before(4) });
     expect(has(late, 'count.minutes')).toBe(false);
     expect(late.warnings.map(({ fault }) => fault).join()).toMatch(/latest safe start was \d+ min ago/);
   });

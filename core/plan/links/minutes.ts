@@ -3,7 +3,7 @@ import type { RunContext } from '../lookup';
 import type { Supplied } from './count';
 
 /** Further off than this, the clock is no supply that anybody reckons with. */
-const CLOCK_LIMITS_WITHIN_MIN = 24 * 60;
+export const CLOCK_LIMITS_WITHIN_MIN = 24 * 60;
 
 export interface Takes {
   /** Steps that take as long for few as for many, s: the longer end of what is waited for. */

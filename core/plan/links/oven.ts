@@ -179,7 +179,7 @@ export function addCooling(
       '°C',
       ROOM,
       'A usual kitchen. Warmer rooms cool cakes more slowly.',
-      { min: 0, max: 24 },
+      { min: 0, max: 45 },
     );
   }
   const scaled = (seconds: number) => scaleConstantS(seconds, constant.referenceG, massG);
