@@ -1,8 +1,7 @@
 import type { FormulaDoc, Makes } from '../exchange/documents';
 import { type DeriveSpec, type Figure, type RangeCause } from '../figure';
-import { BOWL_LOSS } from '../process/batter.table';
 import type { Batch, ChainPlan } from './chain';
-import { addBatch } from './links/batch';
+import { addBatch, addBowlLoss } from './links/batch';
 import type { RunContext } from './lookup';
 import { Figures } from './figures';
 
@@ -119,17 +118,7 @@ function addComponent(ledger: Figures, run: RunContext, id: string, demands: rea
     ledger.root(needId, by, 'g', massG, spreadG, 'counted', 'As the sums of that line come to.');
     return needId;
   });
-  ledger.start(
-    `${p}bowl.lossShare`,
-    'Left on bowl and spoon',
-    'share',
-    BOWL_LOSS,
-    'What no spatula gets out.',
-    {
-      min: 0,
-      max: 0.3,
-    },
-  );
+  addBowlLoss(ledger, p);
   ledger.total(`${p}asked`, `${doc.name}, asked for`, 'g', needIds, 'By all lines and formulas of the run.');
   ledger.calc(
     `${p}needed`,

@@ -8,13 +8,13 @@ import { meltNote, type Pot } from '../links/coat';
 import { addMade, addWanted, counted, supplied, type Supplied } from '../links/count';
 import { addBatterNeeded, addCrumbBakes } from '../links/crumbBakes';
 import { addCrumbNeeded, addDough, bindNotes } from '../links/bindCrumb';
-import { addDoughDensity, addOnTheTable } from '../links/dough';
-import { addLots, addToppings, checkLots } from '../links/lots';
+import { addDoughNeeded, addDoughDensity, addOnTheTable } from '../links/dough';
+import { addFinishedTotal, addLots, addToppings, checkLots } from '../links/lots';
 import { addMinutes, longestS } from '../links/minutes';
 import { statedIn, Unplannable, type RunContext } from '../lookup';
 import { doughAllergens, doughPlan } from './doughPlan';
 import type { Planning } from './planning';
-import { addLotTotals, addPortionTotals, addSetting } from './pop';
+import { addPortionTotals, addSetting } from './pop';
 import type { SequenceStep } from './sequence';
 import { addCavity, addMelts, addShell, cavityLimit } from './shellFigures';
 import { Figures, gramsText, toScale } from '../figures';
@@ -64,14 +64,7 @@ export function* planCakesicle(
     'Pressed in, it packs a little closer. What to weigh for each, to the step of the scale.',
     { decide: toScale(run.kitchen.scaleStepG), pin: { min: 1, max: 500 } },
   );
-  ledger.calc(
-    'dough.needed',
-    'Dough needed',
-    'g',
-    '{count.wanted} × {portion.mass} ÷ (1 − {hand.lossShare})',
-    (count = 0, portion = 0, lost = 0) => (count * portion) / (1 - lost),
-    'For every cavity, and what stays on hands and bench.',
-  );
+  addDoughNeeded(ledger);
   addOnTheTable(ledger, line);
   const crumbNeeded = addCrumbNeeded(ledger, line, 'dough.needed');
   const { others } = yield crumbNeeded ? addBatterNeeded(ledger, run, line.crumb, crumbNeeded) : [];
@@ -131,16 +124,7 @@ export function* planCakesicle(
     allergens: () => doughAllergens(run, line),
     coat: line.kind,
   });
-  ledger.total(
-    'finished.total',
-    'All pieces, finished',
-    'g',
-    addLotTotals(
-      ledger,
-      planned.map(({ countId, finishedId }) => ({ countId, finishedId })),
-    ),
-    'Every lot together.',
-  );
+  addFinishedTotal(ledger, planned);
   return Object.assign(
     doughPlan(ledger, run, line, {
       batches,

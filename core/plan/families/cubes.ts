@@ -2,17 +2,17 @@ import { factsOf } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
 import type { CubeLine } from '../../exchange/documents';
 import { type Sampling } from '../../figure';
-import { BOWL_LOSS, METHODS } from '../../process/batter.table';
+import { METHODS } from '../../process/batter.table';
 import { COOLING } from '../../process/oven.table';
 import type { CutPlan } from '../../process/portion';
 import type { Fault } from '../../quantity';
 import type { ChainPlan } from '../chain';
-import { addBatch } from '../links/batch';
+import { addBatch, addBowlLoss } from '../links/batch';
 import { addPots, coatNotes } from '../links/coat';
 import { addMade, addWanted, counted } from '../links/count';
 import { needOf, partAllergens } from '../links/finish';
 import { addFillingTotal, addFrostingTotal } from '../links/frosting';
-import { addLots, addToppings, checkLots, nutFaults } from '../links/lots';
+import { addFinishedTotal, addLots, addToppings, checkLots, nutFaults } from '../links/lots';
 import { addSheet, addSheetBake, type SheetSpec } from '../links/sheet';
 import { statedIn, Unplannable, type RunContext } from '../lookup';
 import {
@@ -27,7 +27,6 @@ import {
 } from './cubeFigures';
 import { toldPlan } from './linePlan';
 import type { Planning } from './planning';
-import { addLotTotals } from './pop';
 import { sequenceDay } from './sequence';
 import { addFondantTotal } from './wellsFinish';
 import { Figures } from '../figures';
@@ -64,17 +63,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
   addWanted(ledger, line.count, 'Mini cakes');
   addSheet(ledger, spec);
   const cuts = addCuts(ledger, line, sheet.lengthMm, sheet.widthMm);
-  ledger.start(
-    'bowl.lossShare',
-    'Left on bowl and spoon',
-    'share',
-    BOWL_LOSS,
-    'About 2 % where the bowl is scraped well, 5 % where it is not.',
-    {
-      min: 0,
-      max: 0.3,
-    },
-  );
+  addBowlLoss(ledger, '');
   const wanted = Math.ceil(line.count / cuts.count);
   ledger.given(
     'sheet.count',
@@ -209,16 +198,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     allergens,
     coat: coat?.kind ?? null,
   });
-  ledger.total(
-    'finished.total',
-    'All pieces, finished',
-    'g',
-    addLotTotals(
-      ledger,
-      planned.map(({ countId, finishedId }) => ({ countId, finishedId })),
-    ),
-    'Every lot together.',
-  );
+  addFinishedTotal(ledger, planned);
   const all = () => [...new Set([...allergens(), ...planned.flatMap((lot) => lot.allergens)])];
   const steps = cubeSteps(ledger, line, method.mixMin, method.meaning);
   const places = (mm: readonly number[]) => mm.map((one) => Math.round(one)).join(', ') || 'nothing';

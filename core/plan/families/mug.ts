@@ -3,13 +3,13 @@ import { doneTests } from '../../caution/doneTests';
 import type { MugLine } from '../../exchange/documents';
 import { type Sampling } from '../../figure';
 import { boilingShiftK } from '../../process/altitude';
-import { BOWL_LOSS, METHODS, MUG_LOSS, ROOM } from '../../process/batter.table';
+import { METHODS, MUG_LOSS, ROOM } from '../../process/batter.table';
 import { evenLoads } from '../../process/loads';
 import { microwaveTime } from '../../process/microwave';
 import { MICROWAVE } from '../../process/microwave.table';
 import { COOLING, COOLING_MUG } from '../../process/oven.table';
 import type { ChainPlan } from '../chain';
-import { addBatch } from '../links/batch';
+import { addBatch, addBowlLoss, addDensities } from '../links/batch';
 import { addMade, addWanted, counted, type Supplied } from '../links/count';
 import { addFinishEach } from '../links/each';
 import { needOf, partAllergens } from '../links/finish';
@@ -51,28 +51,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     `"${mug.name}", as kept in Kitchen. Fill it with water and weigh it: 1 g is 1 ml.`,
     { min: 60, max: 3000 },
   );
-  ledger.start(
-    'batter.density',
-    'Batter density',
-    'g/ml',
-    method.batterDensity,
-    `Usual for a ${method.name} batter.`,
-    {
-      min: 0.2,
-      max: 1.5,
-    },
-  );
-  ledger.start(
-    'cake.density',
-    'Cake density',
-    'g/ml',
-    method.cakeDensity,
-    `Usual for the cake of a ${method.name} batter.`,
-    {
-      min: 0.1,
-      max: 1.2,
-    },
-  );
+  addDensities(ledger, '', method);
   ledger.start(
     'bake.lossShare',
     'Lost as steam',
@@ -82,17 +61,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     { min: 0, max: 0.5 },
   );
   addMugPortion(ledger, line, kitchen.scaleStepG);
-  ledger.start(
-    'bowl.lossShare',
-    'Left on bowl and spoon',
-    'share',
-    BOWL_LOSS,
-    'Nothing, where it is stirred in the mug; so much, where a bowl is shared out.',
-    {
-      min: 0,
-      max: 0.3,
-    },
-  );
+  addBowlLoss(ledger, '');
   ledger.calc(
     'batter.needed',
     'Batter needed',

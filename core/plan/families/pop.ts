@@ -10,8 +10,8 @@ import { addMade, addWanted, counted, type Supplied } from '../links/count';
 import { addDipEach } from '../links/each';
 import { addBatterNeeded, addCrumbBakes } from '../links/crumbBakes';
 import { addCrumbNeeded, addDough, bindNotes } from '../links/bindCrumb';
-import { addDoughDensity, addOnTheTable, addPortion } from '../links/dough';
-import { addLots, addToppings, checkLots } from '../links/lots';
+import { addDoughNeeded, addDoughDensity, addOnTheTable, addPortion } from '../links/dough';
+import { addFinishedTotal, addLots, addToppings, checkLots } from '../links/lots';
 import { addMinutes, longestS } from '../links/minutes';
 import { statedIn, type RunContext } from '../lookup';
 import { doughAllergens, doughPlan } from './doughPlan';
@@ -61,14 +61,7 @@ export function* planPop(run: RunContext, line: PopLine, sampling: Sampling | nu
   addWanted(ledger, line.count, many);
   addDoughDensity(ledger, line);
   addPortion(ledger, line.size, run.kitchen.scaleStepG);
-  ledger.calc(
-    'dough.needed',
-    'Dough needed',
-    'g',
-    '{count.wanted} × {portion.mass} ÷ (1 − {hand.lossShare})',
-    (count = 0, portion = 0, lost = 0) => (count * portion) / (1 - lost),
-    'For every portion, and what stays on hands and bench.',
-  );
+  addDoughNeeded(ledger);
   addOnTheTable(ledger, line);
   const crumbNeeded = addCrumbNeeded(ledger, line, 'dough.needed');
   const needs = crumbNeeded ? addBatterNeeded(ledger, run, line.crumb, crumbNeeded) : [];
@@ -110,16 +103,7 @@ export function* planPop(run: RunContext, line: PopLine, sampling: Sampling | nu
     allergens: () => doughAllergens(run, line),
     coat: coat?.kind ?? null,
   });
-  ledger.total(
-    'finished.total',
-    'All pieces, finished',
-    'g',
-    addLotTotals(
-      ledger,
-      planned.map(({ countId, finishedId }) => ({ countId, finishedId })),
-    ),
-    'Every lot together.',
-  );
+  addFinishedTotal(ledger, planned);
   const steps = [...bakeSteps, ...popSteps(ledger, line)];
   return Object.assign(
     doughPlan(ledger, run, line, {
@@ -168,25 +152,6 @@ export function addPortionTotals(ledger: Figures): void {
     (ready = 0, used = 0) => ready - used,
     'What remains once every piece has its portion.',
   );
-}
-
-/** Grams of each lot, finished. */
-export function addLotTotals(
-  ledger: Figures,
-  lots: readonly { readonly countId: string; readonly finishedId: string }[],
-): string[] {
-  return lots.map(({ countId, finishedId }) => {
-    const id = `${finishedId}.total`;
-    ledger.calc(
-      id,
-      'The lot, finished',
-      'g',
-      `{${countId}} × {${finishedId}}`,
-      (count = 0, each = 0) => count * each,
-      'All its pieces.',
-    );
-    return id;
-  });
 }
 
 /** Seconds of hands that one piece takes. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { CupcakeLine, MiniWellsLine } from '../../exchange/documents';
 import { barVolumeMl, bowlVolumeMl, wellVolumeMl } from '../../piece';
-import type { FINISHES} from '../../process/batter.table';
+import type { FINISHES } from '../../process/batter.table';
 import { BAKE_LOSS, METHODS } from '../../process/batter.table';
 import { MINI, CUPCAKE, has, plan, v } from '../test-utils/lines';
 

@@ -2,7 +2,7 @@ import { factsOf } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
 import { type Sampling } from '../../figure';
 import type { CupcakeLine, MiniWellsLine } from '../../exchange/documents';
-import { BOWL_LOSS, BICARBONATE_WAIT_MIN } from '../../process/batter.table';
+import { BICARBONATE_WAIT_MIN } from '../../process/batter.table';
 import {
   cupcakeCut,
   wellVolumeMl,
@@ -17,7 +17,7 @@ import { lastLoadWaitsMin, minutesBeforeOven, planDay } from '../../schedule/day
 import { localOf } from '../../schedule/localTime';
 import type { BatterPlan, ChainPlan, TimedStep } from '../chain';
 import { finishOf, type FinishWords } from '../finish';
-import { addBatch } from '../links/batch';
+import { addBatch, addBowlLoss } from '../links/batch';
 import { addWanted } from '../links/count';
 import { needOf } from '../links/finish';
 import { checkLots, nutFaults } from '../links/lots';
@@ -81,14 +81,7 @@ export function* planWells<P extends CupcakePlan | MiniWellsPlan>(
   addFill(ledger, context);
   addWanted(ledger, line.count, context.many);
   const wantedId = addWellsWanted(ledger, context);
-  ledger.start(
-    'bowl.lossShare',
-    'Left on bowl and spoon',
-    'share',
-    BOWL_LOSS,
-    'About 2 % where the bowl is scraped well, 5 % where it is not.',
-    { min: 0, max: 0.3 },
-  );
+  addBowlLoss(ledger, '');
   ledger.calc(
     'batter.needed',
     'Batter needed',

@@ -3,28 +3,14 @@ import { barVolumeMl, bowlVolumeMl, wellVolumeMl } from '../../piece';
 import { BAKE_LOSS, FINISHES, TIN_RULER_MM } from '../../process/batter.table';
 import { barLengthMm, type WellsContext } from './wellsContext';
 import { type Figures, toScale } from '../figures';
+import { addDensities } from '../links/batch';
 
 /** The well, how the batter rises in it, and what goes into one. */
 export function addFill(ledger: Figures, context: WellsContext): void {
   const { line, method, formula, run } = context;
   addWell(ledger, context);
   const volume = ledger.value('well.volume');
-  ledger.start(
-    'batter.density',
-    'Batter density',
-    'g/ml',
-    method.batterDensity,
-    `Usual for a ${method.name} batter. To measure yours: weigh a level cup of batter, then the same cup of water, and divide.`,
-    { min: 0.2, max: 1.5 },
-  );
-  ledger.start(
-    'cake.density',
-    'Cake density',
-    'g/ml',
-    method.cakeDensity,
-    `Usual for the cake of a ${method.name} batter, crust and all.`,
-    { min: 0.1, max: 1.2 },
-  );
+  addDensities(ledger, '', method);
   const loss = BAKE_LOSS.find(({ belowMl }) => volume < belowMl);
   if (!loss) throw new Error('invariant: the last class of wells has no end');
   ledger.start(

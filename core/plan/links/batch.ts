@@ -1,6 +1,7 @@
 import type { EggMode, FormulaDoc } from '../../exchange/documents';
 import { AS_IT_IS } from '../../figure';
 import type { ReadFormula } from '../../formula';
+import { BOWL_LOSS, type MethodDef } from '../../process/batter.table';
 import { PIECE_SPREAD_SHARE } from '../../quantity/ingredients.table';
 import type { ReadLine } from '../../quantity';
 import type { BatchIngredient, BatterPlan, EggChoice } from '../chain';
@@ -263,4 +264,36 @@ function addIngredient(
     { decide: AS_IT_IS },
   );
   return { ...base, wholeFigureId: null };
+}
+
+/** What stays on bowl and spoon, as a share of what is mixed. */
+export function addBowlLoss(ledger: Figures, p: string): void {
+  ledger.start(
+    `${p}bowl.lossShare`,
+    'Left on bowl and spoon',
+    'share',
+    BOWL_LOSS,
+    'About 2 % where the bowl is scraped well, 5 % where it is not.',
+    { min: 0, max: 0.3 },
+  );
+}
+
+/** Batter as it goes in, and cake as it comes out. */
+export function addDensities(ledger: Figures, p: string, method: MethodDef): void {
+  ledger.start(
+    `${p}batter.density`,
+    'Batter density',
+    'g/ml',
+    method.batterDensity,
+    `Usual for a ${method.name} batter. To measure yours: weigh a level cup of batter, then the same cup of water, and divide.`,
+    { min: 0.2, max: 1.5 },
+  );
+  ledger.start(
+    `${p}cake.density`,
+    'Cake density',
+    'g/ml',
+    method.cakeDensity,
+    `Usual for the cake of a ${method.name} batter, crust and all.`,
+    { min: 0.1, max: 1.2 },
+  );
 }

@@ -1,13 +1,13 @@
 import type { CrumbPart } from '../../exchange/documents';
 import { BREAKAGE } from '../../process/bind.table';
 import { boilingShiftK } from '../../process/altitude';
-import { BOWL_LOSS, METHODS, MUG_LOSS } from '../../process/batter.table';
+import { METHODS, MUG_LOSS } from '../../process/batter.table';
 import { COOLING_MUG, CRUMBLE_C } from '../../process/oven.table';
 import type { Batch } from '../chain';
 import type { SequenceStep } from '../families/sequence';
 import type { BatterNeed } from '../families/planning';
 import type { RunContext } from '../lookup';
-import { addBatch } from './batch';
+import { addBatch, addBowlLoss } from './batch';
 import { isBaked, type BakedPart } from './dough';
 import { addMicrowave } from './microwave';
 import { addCooling } from './oven';
@@ -61,14 +61,7 @@ export function addBatterNeeded(
         { min: 0, max: 0.5 },
       );
     }
-    ledger.start(
-      `${p}bowl.lossShare`,
-      'Left on bowl and spoon',
-      'share',
-      BOWL_LOSS,
-      'About 2 % where the bowl is scraped well, 5 % where it is not.',
-      { min: 0, max: 0.3 },
-    );
+    addBowlLoss(ledger, p);
     ledger.given(
       `${p}trim.share`,
       'Crust trimmed off',

@@ -202,3 +202,15 @@ function addStanding(ledger: Figures, part: Exclude<CrumbPart, BakedPart>, id: s
     { pin: { min: 0, max: ledger.value(`${id}.cake`) } },
   );
 }
+
+/** Dough for all pieces wanted. */
+export function addDoughNeeded(ledger: Figures): void {
+  ledger.calc(
+    'dough.needed',
+    'Dough needed',
+    'g',
+    '{count.wanted} × {portion.mass} ÷ (1 − {hand.lossShare})',
+    (count = 0, portion = 0, lost = 0) => (count * portion) / (1 - lost),
+    'For every piece, and what stays on hands and bench.',
+  );
+}

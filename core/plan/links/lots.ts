@@ -209,3 +209,33 @@ export function nutFaults(lots: readonly Lot[], planned: readonly LotPlan[]): Fa
           ];
     });
 }
+
+/** Grams of each lot, finished. */
+function addLotTotals(
+  ledger: Figures,
+  lots: readonly { readonly countId: string; readonly finishedId: string }[],
+): string[] {
+  return lots.map(({ countId, finishedId }) => {
+    const id = `${finishedId}.total`;
+    ledger.calc(
+      id,
+      'The lot, finished',
+      'g',
+      `{${countId}} × {${finishedId}}`,
+      (count = 0, each = 0) => count * each,
+      'All its pieces.',
+    );
+    return id;
+  });
+}
+
+/** All pieces of all lots, finished. */
+export function addFinishedTotal(ledger: Figures, lots: readonly LotPlan[]): void {
+  ledger.total(
+    'finished.total',
+    'All pieces, finished',
+    'g',
+    addLotTotals(ledger, lots),
+    'Every lot together.',
+  );
+}

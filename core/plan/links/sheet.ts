@@ -6,6 +6,7 @@ import { METHODS, SHEET_FULL, SHEET_LOSS, TIN_RULER_MM } from '../../process/bat
 import { COOLING_SHEET } from '../../process/oven.table';
 import { addCooling, addFirstLook, addOven, addTurnaround, ovenInputs, ovenOf } from './oven';
 import { type Figures } from '../figures';
+import { addDensities } from './batch';
 
 export interface SheetSpec {
   readonly p: string;
@@ -34,22 +35,7 @@ export function addSheet(ledger: Figures, { p, sheet, formula }: SheetSpec): voi
       `Measured inside "${sheet.name}", as kept in Kitchen.`,
     );
   }
-  ledger.start(
-    `${p}batter.density`,
-    'Batter density',
-    'g/ml',
-    method.batterDensity,
-    `Usual for a ${method.name} batter. Weigh a level cup of it, then the same cup of water, and divide.`,
-    { min: 0.2, max: 1.5 },
-  );
-  ledger.start(
-    `${p}cake.density`,
-    'Cake density',
-    'g/ml',
-    method.cakeDensity,
-    `Usual for the cake of a ${method.name} batter, crust and all.`,
-    { min: 0.1, max: 1.2 },
-  );
+  addDensities(ledger, p, method);
   ledger.start(
     `${p}bake.lossShare`,
     'Lost in baking',
