@@ -94,6 +94,7 @@ export const cakesicleLineSchema = z.looseObject({
   thinnedShare: share(0, 0.06),
   maxRounds: wholeNumber('rounds', 1, 200).nullable(),
   coatOnHandG: onHand,
+  coatFormulaId: id.nullable().optional(),
   sticksOnHand: pieces('sticks'),
   lots,
 });

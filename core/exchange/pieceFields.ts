@@ -32,13 +32,20 @@ export const colourDepthSchema = keyOf(COLOUR_DEPTH);
 
 export const toppingSchema = z.discriminatedUnion('by', [
   /** So many grams on each piece: a pinch, a drizzle, a band, a topper. */
-  z.object({ by: z.literal('each'), what: name, eachG: grams(0.01, 200) }),
+  z.object({
+    by: z.literal('each'),
+    what: name,
+    eachG: grams(0.01, 200),
+    /** The formula that it is made by; left out where it is bought. */
+    formulaId: id.nullable().optional(),
+  }),
   /** Rolled or pressed on to a share of the piece's surface. */
   z.object({
     by: z.literal('cover'),
     what: name,
     cover: keyOf(COVER_G_CM2),
     share: share(0.05, 1),
+    formulaId: id.nullable().optional(),
   }),
 ]);
 export type Topping = z.infer<typeof toppingSchema>;
@@ -96,6 +103,8 @@ export const coatSchema = z.looseObject({
   /** Fat stirred in to thin it, as a share of the chocolate. */
   thinnedShare: share(0, 0.06),
   school: keyOf(DIP_SCHOOLS),
+  /** The formula of the line's own coat; left out where it is melted as bought. */
+  formulaId: id.nullable().optional(),
   onHandG: onHand,
 });
 export type CoatChoice = z.infer<typeof coatSchema>;

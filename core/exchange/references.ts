@@ -1,5 +1,5 @@
 import type { CakesicleLine, FormulaDoc, KitchenDoc, Line, PopLine } from './documents';
-import type { CoatChoice, CrumbPart, FillingChoice, FrostingChoice } from './pieceFields';
+import type { CoatChoice, CrumbPart, FillingChoice, FrostingChoice, Lot } from './pieceFields';
 
 /** What a line names by its id: formulas, and things of the kitchen. */
 export type RefKind = 'formula' | 'tin' | 'oven' | 'sheet' | 'mould' | 'mug' | 'microwave' | 'vessel';
@@ -52,15 +52,20 @@ function ofCrumb(parts: readonly CrumbPart[]): Reference[] {
 }
 
 interface Finished {
+  readonly lots?: readonly Lot[] | undefined;
   readonly filling?: FillingChoice | null | undefined;
   readonly frosting?: FrostingChoice | null | undefined;
   readonly coat?: CoatChoice | null | undefined;
 }
 
-function ofFinish({ filling, frosting, coat }: Finished): Reference[] {
+function ofFinish({ filling, frosting, coat, lots }: Finished): Reference[] {
   const formulas = [
     ['filling.formulaId', filling?.formulaId],
     ['frosting.formulaId', frosting?.formulaId],
+    ['coat.formulaId', coat?.formulaId],
+    ...(lots ?? []).flatMap((lot, i) =>
+      lot.toppings.map(({ formulaId }, k) => [`lots[${i}].toppings[${k}].formulaId`, formulaId] as const),
+    ),
   ] as const;
   return [
     ...formulas.flatMap(([field, id]) => (id ? [ref('formula', id, field)] : [])),
@@ -100,9 +105,14 @@ export function referencesOf(line: Line): Reference[] {
         ...ofFinish(line),
       ];
     case 'pop':
-      return [...ofDough(line), ...ofFinish({ coat: line.coat })];
+      return [...ofDough(line), ...ofFinish({ coat: line.coat, lots: line.lots })];
     case 'cakesicle':
-      return [...ofDough(line), ref('mould', line.mouldId, 'mouldId')];
+      return [
+        ...ofDough(line),
+        ref('mould', line.mouldId, 'mouldId'),
+        ...(line.coatFormulaId ? [ref('formula', line.coatFormulaId, 'coatFormulaId')] : []),
+        ...ofFinish({ lots: line.lots }),
+      ];
   }
 }
 

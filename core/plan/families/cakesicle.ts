@@ -4,7 +4,7 @@ import { COAT } from '../../process/coat.table';
 import { evenLoads } from '../../process/loads';
 import type { Fault } from '../../quantity';
 import type { ChainPlan } from '../chain';
-import { meltNote, type Pot } from '../links/coat';
+import { meltIdOf, meltNote, type Pot } from '../links/coat';
 import { addMade, addWanted, counted, supplied, type Supplied } from '../links/count';
 import { addBatterNeeded, addCrumbBakes } from '../links/crumbBakes';
 import { addCrumbNeeded, addDough, bindNotes } from '../links/bindCrumb';
@@ -19,6 +19,7 @@ import type { SequenceStep } from './sequence';
 import { addCavity, addMelts, addShell, cavityLimit } from './shellFigures';
 import { Figures, gramsText, toScale } from '../figures';
 import { SHELL_HANDS_S } from '../../process/hands.table';
+import { formulaAllergens } from '../links/finish';
 
 export interface CakesiclePlan extends ChainPlan {
   readonly family: 'cakesicle';
@@ -123,6 +124,8 @@ export function* planCakesicle(
     areaId: 'cavity.wall',
     allergens: () => doughAllergens(run, line),
     coat: line.kind,
+    coatFormulaId: line.coatFormulaId,
+    ofFormula: (id) => formulaAllergens(run, id),
   });
   addFinishedTotal(ledger, planned);
   return Object.assign(
@@ -134,6 +137,8 @@ export function* planCakesicle(
       notes: () => [...bindNotes(ledger, line), ...shellNotes(ledger, run, line, pots)],
       warnings: () => shellWarnings(line),
       loads: rounds,
+      coatFormulaId: line.coatFormulaId,
+      coatId: meltIdOf(pots, line.kind),
       coated: false,
       mould: true,
       stick: mould.stickMl > 0,

@@ -8,9 +8,9 @@ import type { CutPlan } from '../../process/portion';
 import type { Fault } from '../../quantity';
 import type { ChainPlan } from '../chain';
 import { addBatch, addBowlLoss } from '../links/batch';
-import { addPots, coatNotes } from '../links/coat';
+import { addPots, coatNotes, meltIdOf } from '../links/coat';
 import { addMade, addWanted, counted } from '../links/count';
-import { needOf, partAllergens } from '../links/finish';
+import { finishNeeds, formulaAllergens, partAllergens } from '../links/finish';
 import { addFillingTotal, addFrostingTotal } from '../links/frosting';
 import { addFinishedTotal, addLots, addToppings, checkLots, nutFaults } from '../links/lots';
 import { addSheet, addSheetBake, type SheetSpec } from '../links/sheet';
@@ -197,6 +197,8 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     areaId: 'piece.area',
     allergens,
     coat: coat?.kind ?? null,
+    coatFormulaId: coat?.formulaId,
+    ofFormula: (id) => formulaAllergens(run, id),
   });
   addFinishedTotal(ledger, planned);
   const all = () => [...new Set([...allergens(), ...planned.flatMap((lot) => lot.allergens)])];
@@ -206,10 +208,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     ledger,
     run,
     {
-      needs: () => [
-        ...needOf(ledger, line.filling?.formulaId, 'filling', 'filling.needed'),
-        ...needOf(ledger, line.frosting?.formulaId, 'frosting', 'frosting.needed'),
-      ],
+      needs: () => finishNeeds(ledger, line, coat?.formulaId, meltIdOf(pots, coat?.kind)),
       remainder: () => cubeRemainder(ledger, cuts.count),
       bands: [['mixed', 'Batter in the bowl', 'ingredient', batch.ownId], ...CUBE_BANDS],
       day: () => sequenceDay(steps, run.readyMin),

@@ -6,7 +6,7 @@ import { portionOffers } from '../../process/portion';
 import type { Allergen, Fault } from '../../quantity';
 import type { Batch, Limit, LotPlan } from '../chain';
 import { isBaked } from '../links/dough';
-import { needOf, partAllergens } from '../links/finish';
+import { finishNeeds, needOf, partAllergens } from '../links/finish';
 import { nutFaults } from '../links/lots';
 import type { RunContext } from '../lookup';
 import type { Offer, Remainder } from '../remainder';
@@ -35,6 +35,9 @@ interface DoughPlanned {
   readonly notes: () => readonly string[];
   readonly warnings: () => readonly Fault[];
   readonly loads: readonly number[];
+  readonly coatFormulaId: string | null | undefined;
+  /** Figure of what is melted of the line's own coat. */
+  readonly coatId: string | undefined;
   readonly coated: boolean;
   readonly mould: boolean;
   readonly stick: boolean;
@@ -55,7 +58,10 @@ export function doughPlan<L extends PopLine | CakesicleLine>(
     ledger,
     run,
     {
-      needs: () => needOf(ledger, line.binder.formulaId, 'binder', 'binder.added'),
+      needs: () => [
+        ...needOf(ledger, line.binder.formulaId, 'binder', 'binder.added'),
+        ...finishNeeds(ledger, { lots: line.lots }, planned.coatFormulaId, planned.coatId),
+      ],
       remainder: () => doughRemainder(ledger, run.kitchen.scaleStepG, planned.limits),
       bands: BANDS,
       day: () => sequenceDay(planned.steps, run.readyMin),

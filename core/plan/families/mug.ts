@@ -12,7 +12,7 @@ import type { ChainPlan } from '../chain';
 import { addBatch, addBowlLoss, addDensities } from '../links/batch';
 import { addMade, addWanted, counted, type Supplied } from '../links/count';
 import { addFinishEach } from '../links/each';
-import { needOf, partAllergens } from '../links/finish';
+import { finishNeeds, formulaAllergens, partAllergens } from '../links/finish';
 import { addFillingTotal, addFrostingTotal } from '../links/frosting';
 import { addLots, addToppings, checkLots, nutFaults } from '../links/lots';
 import { addMicrowave } from '../links/microwave';
@@ -236,6 +236,8 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     areaId: 'piece.area',
     allergens,
     coat: null,
+    coatFormulaId: null,
+    ofFormula: (id) => formulaAllergens(run, id),
   });
   const all = () => [...new Set([...allergens(), ...planned.flatMap((lot) => lot.allergens)])];
   const look = Math.round(ledger.value('micro.firstLook'));
@@ -277,10 +279,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     ledger,
     run,
     {
-      needs: () => [
-        ...needOf(ledger, filling?.formulaId, 'filling', 'filling.needed'),
-        ...needOf(ledger, frosting?.formulaId, 'frosting', 'frosting.needed'),
-      ],
+      needs: () => finishNeeds(ledger, line),
       remainder: () => mugRemainder(ledger),
       bands: [['mixed', 'Batter in the bowl', 'ingredient', batch.ownId], ...MUG_BANDS],
       day: () => sequenceDay(steps, run.readyMin),

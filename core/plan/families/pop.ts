@@ -5,7 +5,7 @@ import { SETTING, type SettingStage } from '../../process/set.table';
 import { wetLot } from '../../process/set';
 import type { Fault } from '../../quantity';
 import type { ChainPlan } from '../chain';
-import { addBall, addPots, coatNotes } from '../links/coat';
+import { addBall, addPots, coatNotes, meltIdOf } from '../links/coat';
 import { addMade, addWanted, counted, type Supplied } from '../links/count';
 import { addDipEach } from '../links/each';
 import { addBatterNeeded, addCrumbBakes } from '../links/crumbBakes';
@@ -19,6 +19,7 @@ import type { Planning } from './planning';
 import type { SequenceStep } from './sequence';
 import { Figures } from '../figures';
 import { POP_HANDS_S } from '../../process/hands.table';
+import { formulaAllergens } from '../links/finish';
 
 export interface PopPlan extends ChainPlan {
   readonly family: 'pop';
@@ -102,6 +103,8 @@ export function* planPop(run: RunContext, line: PopLine, sampling: Sampling | nu
     areaId: 'piece.area',
     allergens: () => doughAllergens(run, line),
     coat: coat?.kind ?? null,
+    coatFormulaId: coat?.formulaId,
+    ofFormula: (id) => formulaAllergens(run, id),
   });
   addFinishedTotal(ledger, planned);
   const steps = [...bakeSteps, ...popSteps(ledger, line)];
@@ -117,6 +120,8 @@ export function* planPop(run: RunContext, line: PopLine, sampling: Sampling | nu
       ],
       warnings: () => popWarnings(ledger, run, line),
       loads: [],
+      coatFormulaId: coat?.formulaId,
+      coatId: meltIdOf(pots, coat?.kind),
       coated: coat !== null,
       mould: false,
       stick: line.stick,

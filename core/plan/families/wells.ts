@@ -19,7 +19,7 @@ import type { BatterPlan, ChainPlan, TimedStep } from '../chain';
 import { finishOf, type FinishWords } from '../finish';
 import { addBatch, addBowlLoss } from '../links/batch';
 import { addWanted } from '../links/count';
-import { needOf } from '../links/finish';
+import { finishNeeds } from '../links/finish';
 import { checkLots, nutFaults } from '../links/lots';
 import { CLOCK_LIMITS_WITHIN_MIN } from '../links/minutes';
 import { addHands, ovenSettingC } from '../links/oven';
@@ -121,10 +121,7 @@ export function* planWells<P extends CupcakePlan | MiniWellsPlan>(
     ledger,
     run,
     {
-      needs: () => [
-        ...needOf(ledger, line.filling?.formulaId, 'filling', 'filling.needed'),
-        ...needOf(ledger, line.frosting?.formulaId, 'frosting', 'frosting.needed'),
-      ],
+      needs: () => finishNeeds(ledger, line, done.coatFormulaId, done.coatId),
       remainder: () => remainderOf(ledger, context, limits),
       bands: [['mixed', 'Batter in the bowl', 'ingredient', batter.ownId], ...BANDS],
       day: () => dayOf(ledger, context, loads),

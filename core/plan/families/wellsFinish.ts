@@ -1,9 +1,9 @@
 import { FONDANT } from '../../process/frost.table';
 import type { Allergen } from '../../quantity';
 import type { LotPlan } from '../chain';
-import { addBallOf, addBox, addDrum, addPots, coatNotes, type CoatedSolid } from '../links/coat';
+import { addBallOf, addBox, addDrum, addPots, coatNotes, meltIdOf, type CoatedSolid } from '../links/coat';
 import { addDipEach, addFinishEach, type FinishedEach } from '../links/each';
-import { partAllergens } from '../links/finish';
+import { formulaAllergens, partAllergens } from '../links/finish';
 import { addFillingTotal, addFrostingTotal } from '../links/frosting';
 import { addLots, addToppings } from '../links/lots';
 import type { WellsContext } from './wellsContext';
@@ -115,12 +115,21 @@ export function addFondantTotal(ledger: Figures): void {
   );
 }
 
+/** The pieces of a line, finished: their lots, what warns of them, and what of the coat is melted. */
+export interface FinishedAll {
+  readonly lots: LotPlan[];
+  readonly allergens: () => readonly Allergen[];
+  readonly notes: () => readonly string[];
+  readonly coatFormulaId: string | null | undefined;
+  readonly coatId: string | undefined;
+}
+
 /** Fillings, frostings, coats and toppings of all pieces. */
 export function finishAll(
   ledger: Figures,
   { line, run }: WellsContext,
   { pieceIds, bags }: FinishedEach,
-): { lots: LotPlan[]; allergens: () => readonly Allergen[]; notes: () => readonly string[] } {
+): FinishedAll {
   const lots = addLots(ledger, line.lots ?? []);
   const { filling, frosting } = line;
   if (filling) addFillingTotal(ledger, filling);
@@ -147,9 +156,13 @@ export function finishAll(
     areaId: 'piece.area',
     allergens: cake,
     coat: coat?.kind ?? null,
+    coatFormulaId: coat?.formulaId,
+    ofFormula: (id) => formulaAllergens(run, id),
   });
   return {
     lots: planned,
+    coatFormulaId: coat?.formulaId,
+    coatId: meltIdOf(pots, coat?.kind),
     allergens: () => [...new Set([...cake(), ...planned.flatMap((lot) => lot.allergens)])],
     notes: () => [...(frosting ? [FROST_NOTE] : []), ...(coat ? coatNotes(ledger, run, pots, coat) : [])],
   };

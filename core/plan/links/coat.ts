@@ -247,6 +247,12 @@ export function potsOf(lots: readonly CountedLot[], kind: ChocolateKind): Pot[] 
   return [...kinds].map(([own, lotNames], i) => ({ kind: own, lotNames, p: `pot.${i + 1}.` }));
 }
 
+/** Figure of what is melted of one kind; undefined where none of it is. */
+export function meltIdOf(pots: readonly Pot[], kind: ChocolateKind | undefined): string | undefined {
+  const pot = pots.find((one) => one.kind === kind);
+  return pot && `${pot.p}melt`;
+}
+
 /** How many pots a line will want, before it is known how many pieces are made. */
 export const potsWanted = (lots: readonly Lot[], kind: ChocolateKind): number =>
   new Set([kind, ...lots.map((lot) => lot.coat ?? kind)]).size;

@@ -1,5 +1,5 @@
 import { BINDER_ALLERGENS, FROSTING_ALLERGENS } from '../../caution/allergens.table';
-import type { BinderChoice, FillingChoice, FrostingChoice, Makes } from '../../exchange/documents';
+import type { BinderChoice, FillingChoice, FrostingChoice, Lot, Makes } from '../../exchange/documents';
 import { ingredientsNamedIn, type Allergen } from '../../quantity';
 import type { Need } from '../chain';
 import type { RunContext } from '../lookup';
@@ -46,4 +46,27 @@ export function partAllergens(
   if (binder) add(binder.formulaId ? formulaAllergens(run, binder.formulaId) : BINDER_ALLERGENS[binder.kind]);
   for (const words of parts.words ?? []) add(ofWords(words));
   return [...out];
+}
+
+/** All that a line needs of formulas for its inside and its outside. `coatId`: figure of what is melted of its own coat. */
+export function finishNeeds(
+  ledger: Figures,
+  line: {
+    readonly filling?: FillingChoice | null | undefined;
+    readonly frosting?: FrostingChoice | null | undefined;
+    readonly lots?: readonly Lot[] | undefined;
+  },
+  coatFormulaId?: string | null,
+  coatId?: string,
+): Need[] {
+  return [
+    ...needOf(ledger, line.filling?.formulaId, 'filling', 'filling.needed'),
+    ...needOf(ledger, line.frosting?.formulaId, 'frosting', 'frosting.needed'),
+    ...(coatId ? needOf(ledger, coatFormulaId, 'coat', coatId) : []),
+    ...(line.lots ?? []).flatMap((lot, i) =>
+      lot.toppings.flatMap(({ formulaId }, k) =>
+        needOf(ledger, formulaId, 'topping', `lot.${i + 1}.topping.${k + 1}.total`),
+      ),
+    ),
+  ];
 }

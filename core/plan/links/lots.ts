@@ -77,14 +77,14 @@ export interface Finished {
   /** Of the piece before its toppings. */
   readonly allergens: () => readonly Allergen[];
   readonly coat: ChocolateKind | null;
+  /** The formula of that coat, where it is made by one. */
+  readonly coatFormulaId: string | null | undefined;
+  readonly ofFormula: (id: string) => readonly Allergen[];
 }
 
 /** Toppings of every lot, and what one finished piece of it weighs. */
-export function addToppings(
-  ledger: Figures,
-  lots: readonly CountedLot[],
-  { pieceId, areaId, allergens, coat }: Finished,
-): LotPlan[] {
+export function addToppings(ledger: Figures, lots: readonly CountedLot[], finished: Finished): LotPlan[] {
+  const { pieceId, areaId } = finished;
   return lots.map(({ lot, p, name, countId, count }) => {
     const eachIds = (lot?.toppings ?? []).map((topping, k) =>
       addTopping(ledger, `${p}topping.${k + 1}`, topping, areaId, countId),
@@ -104,7 +104,7 @@ export function addToppings(
       countId,
       finishedId,
       get allergens() {
-        return lotAllergens(lot, allergens(), coat);
+        return lotAllergens(lot, finished);
       },
     };
   });
@@ -112,17 +112,22 @@ export function addToppings(
 
 function lotAllergens(
   lot: Lot | null,
-  piece: readonly Allergen[],
-  coat: ChocolateKind | null,
+  { allergens, coat, coatFormulaId, ofFormula }: Finished,
 ): readonly Allergen[] {
   const kind = lot?.coat ?? coat;
   const toppings = lot?.toppings ?? [];
   return [
     ...new Set<Allergen>([
-      ...piece,
-      ...(kind ? CHOCOLATE_ALLERGENS[kind] : []),
-      ...toppings.flatMap(({ what }) =>
-        ingredientsNamedIn(what).flatMap(({ ingredient }) => ingredient.allergens ?? []),
+      ...allergens(),
+      ...(kind && kind === coat && coatFormulaId
+        ? ofFormula(coatFormulaId)
+        : kind
+          ? CHOCOLATE_ALLERGENS[kind]
+          : []),
+      ...toppings.flatMap(({ what, formulaId }) =>
+        formulaId
+          ? ofFormula(formulaId)
+          : ingredientsNamedIn(what).flatMap(({ ingredient }) => ingredient.allergens ?? []),
       ),
       ...toppings.flatMap((topping): Allergen[] =>
         topping.by === 'cover' && topping.cover === 'chopped nuts' ? ['nuts'] : [],
