@@ -173,7 +173,8 @@ export class Ledger {
       bases |= cell.bases;
     }
     const raw = finite(spec.id, sumOf(spec, values));
-    const own = spec.adds ? addShifts(moves) : carryShifts(spec, moves, values, raw);
+    // A decided figure has no range of its own: there is nothing to carry.
+    const own = spec.decide ? NO_SHIFT : spec.adds ? addShifts(moves) : carryShifts(spec, moves, values, raw);
     const { value, low, high } = standOf(spec, raw, own, this.sampling);
     const pinned = spec.pin ? this.stands(spec, spec.pin) : undefined;
     if (pinned !== undefined) {
@@ -202,7 +203,7 @@ export class Ledger {
       bases,
       kind: 'derived',
       shifts: passesOn ? own : NO_SHIFT,
-      own: spec.decide ? NO_SHIFT : own,
+      own,
       figure: null,
     });
   }

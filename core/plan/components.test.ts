@@ -60,7 +60,7 @@ describe('coats and toppings that are made by a formula', () => {
   });
 
   it('count one kind of coat only: a lot in another is melted as bought', () => {
-    const white: Line = { ...coated, lots: [{ ...lot, coat: 'white' }] } as Line;
+    const white: Line = { ...coated, lots: [{ ...lot, coat: 'white' }] };
     const plan = whole([white], having);
     const [line] = plan.lines;
     if (!line?.planned) throw new Error('it can be planned');

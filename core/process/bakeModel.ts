@@ -2,57 +2,10 @@ import { bisect } from '../numeric/bisect';
 import { cutBody, cylinder, frustum, halfEllipsoid, type Body, type Profile } from './heat/body';
 import { solveHeat, type HeatMoment, type Material } from './heat/conduction';
 import { BAKE_MODEL_FIT, BAKE_PHYSICS } from './bakeModel.table';
+import { ramp, type BakeModelFit, type BakeModelInput, type PanShape } from './bakeQuestion';
 
-/** The hollow that the batter lies in, m: a frustum (a cylinder where both radii are the same), or a bowl. */
-export interface PanShape {
-  /** A bowl is half an ellipsoid, round side down: `topRadiusM` across and `depthM` deep; its base radius says nothing. */
-  readonly bowl?: boolean;
-  readonly baseRadiusM: number;
-  readonly topRadiusM: number;
-  /** Height to which the walls go, m; past it the piece is taken to stand on with the same slope. */
-  readonly depthM: number;
-}
-
-/** A rectangular tin as the round one that conducts alike: same area, so that depth and faces are the tin's own. */
-export function roundAs(lengthM: number, widthM: number, depthM: number): PanShape {
-  const radius = Math.sqrt((lengthM * widthM) / Math.PI);
-  return { baseRadiusM: radius, topRadiusM: radius, depthM };
-}
-
-/** A loaf tin as the round one with the same shortest way to its middle: radius of area over half the girth. */
-export function loafAs(lengthM: number, widthM: number, depthM: number): PanShape {
-  const radius = (lengthM * widthM) / (lengthM + widthM);
-  return { baseRadiusM: radius, topRadiusM: radius, depthM };
-}
-
-export interface BakeModelInput {
-  readonly pan: PanShape;
-  readonly massG: number;
-  /** g/ml of the batter and of the baked cake. */
-  readonly batterDensity: number;
-  readonly cakeDensity: number;
-  /** Share of the batter's mass that leaves as steam. */
-  readonly lossShare: number;
-  readonly airC: number;
-  readonly batterC: number;
-  readonly doneC: number;
-  /** Factor on the surface coefficient; 1.4 with a fan. */
-  readonly coefficientFactor?: number;
-  /** Thermal resistance of tin and liner at base and sides, m²K/W. */
-  readonly wallResistance?: number;
-}
-
-/** Free parameters of the model, fitted to typical times. */
-export interface BakeModelFit {
-  /** Convection and radiation together, W/m²K. */
-  readonly coefficient: number;
-  /** Conductivity of cool batter part-way up its rise, W/mK. */
-  readonly conductivity: number;
-  /** Share of the mass that has to steam away before a place gets hotter than boiling. */
-  readonly steamShare: number;
-  /** By how many times vapour adds to the conductivity once it is hot. */
-  readonly vapourGain: number;
-}
+export { barAs, loafAs, lumpedWarming, roundAs } from './bakeQuestion';
+export type { BakeModelFit, BakeModelInput, PanShape } from './bakeQuestion';
 
 export interface BakeModelResult {
   readonly timeS: number;
@@ -60,36 +13,6 @@ export interface BakeModelResult {
   readonly curve: readonly HeatMoment[];
   /** Heat taken in over heat gained, less one: how well energy is conserved. */
   readonly energyError: number;
-}
-
-/**
- * Time that a lump of batter without inner resistance would take, in units of mass over surface and coefficient, K·J/kgK
- * over K: the integral of its heat capacity, steam and all, over the distance to the air's temperature.
- */
-export function lumpedWarming(
-  batterC: number,
-  doneC: number,
-  airC: number,
-  fit: BakeModelFit = BAKE_MODEL_FIT,
-): number {
-  const { heatCapacity, latent, steamFromC, steamToC } = BAKE_PHYSICS;
-  const slices = 24;
-  const width = (doneC - batterC) / slices;
-  let sum = 0;
-  for (let i = 0; i < slices; i += 1) {
-    const t = batterC + (i + 0.5) * width;
-    sum +=
-      ((heatCapacity + latent * fit.steamShare * ramp(t, steamFromC, steamToC).slope) / (airC - t)) * width;
-  }
-  return sum;
-}
-
-/** Rises from 0 to 1 between two temperatures, smoothly at both ends, and its slope, 1/K. */
-function ramp(t: number, from: number, to: number): { value: number; slope: number } {
-  if (t <= from) return { value: 0, slope: 0 };
-  if (t >= to) return { value: 1, slope: 0 };
-  const x = (t - from) / (to - from);
-  return { value: x * x * (3 - 2 * x), slope: (6 * x * (1 - x)) / (to - from) };
 }
 
 /**
@@ -136,15 +59,6 @@ function bowlBody({ topRadiusM, depthM }: PanShape, volumeM3: number, cells: num
   const bowl = halfEllipsoid(topRadiusM, depthM);
   const profile: Profile = { heightM, radiusM: (z) => (z < depthM ? bowl.radiusM(z) : topRadiusM) };
   return cutBody(profile, Math.max(cells, Math.round((cells * topRadiusM) / heightM)), cells);
-}
-
-/**
- * A bar's well as the round one that conducts alike: radius of area over half the girth, as deep, and holding that much
- * less in proportion to its area. Lengths in m; `share` is what of the bar's batter the round one holds.
- */
-export function barAs(lengthM: number, widthM: number): { radiusM: number; share: number } {
-  const radiusM = (lengthM * widthM) / (lengthM + widthM);
-  return { radiusM, share: (Math.PI * radiusM * radiusM) / (lengthM * widthM) };
 }
 
 /** Height of a frustum of some volume on a base, m. Volume π·((r + s·h)³ − r³) / 3s. */

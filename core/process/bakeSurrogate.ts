@@ -1,4 +1,4 @@
-import { lumpedWarming, type BakeModelInput } from './bakeModel';
+import { lumpedWarming, type BakeModelInput } from './bakeQuestion';
 import { BAKE_PHYSICS } from './bakeModel.table';
 import { SHEET_SURROGATE, SURROGATE } from './bakeSurrogate.table';
 

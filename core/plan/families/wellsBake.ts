@@ -1,5 +1,5 @@
 import { barVolumeMl, bowlVolumeMl, wellVolumeMl } from '../../piece';
-import { barAs, type BakeModelInput, type PanShape } from '../../process/bakeModel';
+import { barAs, type BakeModelInput, type PanShape } from '../../process/bakeQuestion';
 import { BAKE_MODEL_RESIDUALS } from '../../process/bakeModel.table';
 import { bakeSurrogateS } from '../../process/bakeSurrogate';
 import { SURROGATE } from '../../process/bakeSurrogate.table';

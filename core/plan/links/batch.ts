@@ -37,7 +37,7 @@ export function addBatch(ledger: Figures, spec: BatchSpec): AddedBatch {
     'g',
     read.massG + parts.reduce((sum, part) => sum + part.massG, 0),
     read.spreadG,
-    read.lines.some((l) => l.status === 'read' && l.basis === 'typical') ? 'typical' : 'stated',
+    weighedOf(read).basis,
     'All lines of the formula that could be read, added up. Cups and spoons widen it; weighed lines hardly.',
   );
   if (othersG > 0) {
@@ -64,14 +64,9 @@ export function addBatch(ledger: Figures, spec: BatchSpec): AddedBatch {
     'How many times the formula as written this run needs.',
     { decide: AS_IT_IS },
   );
-  const readLines = read.lines.map((l, index) => ({ l, index })).filter(({ l }) => l.status === 'read');
-  const { choice, pieceG } = addScale(
-    ledger,
-    p,
-    eggs,
-    readLines.map(({ l }) => l),
-  );
-  const ingredients = readLines.map(({ l, index }) => addIngredient(ledger, p, l, index, eggs, pieceG));
+  const weighed = weighedOf(read);
+  const { choice, pieceG } = addScale(ledger, p, eggs, weighed.eggLine);
+  const ingredients = weighed.items.map((item) => addIngredient(ledger, p, item, eggs, pieceG));
   const partIds = parts.map((part, i) => {
     const id = `${p}part.${i + 1}`;
     ledger.given(
@@ -113,7 +108,45 @@ export function addBatch(ledger: Figures, spec: BatchSpec): AddedBatch {
       { pin: { min: 1, max: 1_000_000 } },
     );
   }
-  return { ingredients, eggs: choice, toTaste: read.lines.filter((l) => l.status === 'no amount'), ownId };
+  return { ingredients, eggs: choice, toTaste: weighed.toTaste, ownId };
+}
+
+/** A line that is weighed out, with what is said of it. */
+interface Weighed {
+  readonly l: ReadLine;
+  readonly index: number;
+  /** As the person wrote it, and how it was read. */
+  readonly written: string;
+  readonly sentence: string;
+}
+
+interface WeighedLines {
+  readonly items: readonly Weighed[];
+  readonly eggLine: ReadLine | null;
+  readonly toTaste: readonly ReadLine[];
+  readonly basis: 'typical' | 'stated';
+}
+
+const weighedKept = new WeakMap<ReadFormula, WeighedLines>();
+
+/** What a formula as read has to be weighed out: the same for every plan of it, so made once. */
+function weighedOf(read: ReadFormula): WeighedLines {
+  const known = weighedKept.get(read);
+  if (known) return known;
+  const items = read.lines.flatMap((l, index): Weighed[] => {
+    const written = l.raw.trim();
+    const sentence = l.reading ? `"${written}" read as ${l.reading}.` : `"${written}".`;
+    return l.status === 'read' ? [{ l, index, written, sentence }] : [];
+  });
+  const lines = items.map(({ l }) => l);
+  const made: WeighedLines = {
+    items,
+    eggLine: lines.find((l) => l.whole && l.ingredient?.key === 'egg') ?? lines.find((l) => l.whole) ?? null,
+    toTaste: read.lines.filter((l) => l.status === 'no amount'),
+    basis: lines.some((l) => l.basis === 'typical') ? 'typical' : 'stated',
+  };
+  weighedKept.set(read, made);
+  return made;
 }
 
 interface Scaled {
@@ -122,8 +155,7 @@ interface Scaled {
   readonly pieceG: number;
 }
 
-function addScale(ledger: Figures, p: string, mode: EggMode, lines: readonly ReadLine[]): Scaled {
-  const eggLine = lines.find((l) => l.whole && l.ingredient?.key === 'egg') ?? lines.find((l) => l.whole);
+function addScale(ledger: Figures, p: string, mode: EggMode, eggLine: ReadLine | null): Scaled {
   const exactly = (sentence: string) =>
     ledger.calc(`${p}scale.used`, 'Scale', 'times', `{${p}scale.exact}`, (exact = 0) => exact, sentence);
   if (!eggLine?.whole) {
@@ -213,13 +245,11 @@ function namesOf(p: string, index: number): Names {
 function addIngredient(
   ledger: Figures,
   p: string,
-  l: ReadLine,
-  index: number,
+  { l, index, written: raw, sentence }: Weighed,
   mode: EggMode,
   pieceG: number,
 ): BatchIngredient {
   const { key, figureId, written, counted, scaled } = namesOf(p, index);
-  const base = { key, name: l.called, written: l.raw.trim(), line: l, figureId };
   if (l.whole && ledger.has(`${p}egg.mass`) && mode !== 'weigh') {
     // Whites and yolks weigh their own part of the egg that the run is planned with.
     const ownPart = Number((l.whole.pieceG / pieceG).toFixed(4));
@@ -242,17 +272,9 @@ function addIngredient(
       (n = 0, each = 0) => n * each * ownPart,
       'Whole ones, at the mass of one without its shell.',
     );
-    return { ...base, wholeFigureId };
+    return { key, name: l.called, written: raw, line: l, figureId, wholeFigureId };
   }
-  ledger.root(
-    written,
-    `${l.name}, as written`,
-    'g',
-    l.massG,
-    (l.highG - l.lowG) / 2,
-    l.basis,
-    l.reading ? `"${l.raw.trim()}" read as ${l.reading}.` : `"${l.raw.trim()}".`,
-  );
+  ledger.root(written, `${l.name}, as written`, 'g', l.massG, (l.highG - l.lowG) / 2, l.basis, sentence);
   ledger.calc(
     figureId,
     l.name,
@@ -263,7 +285,7 @@ function addIngredient(
     // What is put on the scale is these grams, however the formula's cup was filled.
     { decide: AS_IT_IS },
   );
-  return { ...base, wholeFigureId: null };
+  return { key, name: l.called, written: raw, line: l, figureId, wholeFigureId: null };
 }
 
 /** What stays on bowl and spoon, as a share of what is mixed. */

@@ -1,5 +1,5 @@
 import type { FormulaDoc, KitchenDoc, OvenDoc, SheetDoc } from '../../exchange/documents';
-import { roundAs } from '../../process/bakeModel';
+import { roundAs } from '../../process/bakeQuestion';
 import { sheetSurrogateS } from '../../process/bakeSurrogate';
 import { SHEET_SURROGATE } from '../../process/bakeSurrogate.table';
 import { METHODS, SHEET_FULL, SHEET_LOSS, TIN_RULER_MM } from '../../process/batter.table';
