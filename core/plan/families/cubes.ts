@@ -7,12 +7,20 @@ import { COOLING } from '../../process/oven.table';
 import type { CutPlan } from '../../process/portion';
 import type { Fault } from '../../quantity';
 import type { ChainPlan } from '../chain';
-import { addBatch, addBowlLoss } from '../links/batch';
+import { addLineBatch, addBowlLoss, lineBatches } from '../links/batch';
 import { addPots, coatNotes, meltIdOf } from '../links/coat';
 import { addMade, addWanted, counted } from '../links/count';
 import { finishNeeds, formulaAllergens, partAllergens } from '../links/finish';
 import { addFillingTotal, addFrostingTotal } from '../links/frosting';
-import { addFinishedTotal, addLots, addToppings, checkLots, nutFaults } from '../links/lots';
+import {
+  addFinishedTotal,
+  addLots,
+  addToppings,
+  allAllergens,
+  checkLots,
+  nutFaults,
+  toppingWords,
+} from '../links/lots';
 import { addSheet, addSheetBake, type SheetSpec } from '../links/sheet';
 import { statedIn, Unplannable, type RunContext } from '../lookup';
 import {
@@ -91,16 +99,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     'A sheet of that height, baked, and what is lost on the way.',
   );
   const { others } = yield [{ formulaId: doc.id, massG: ledger.value('batter.needed') }];
-  const batch = addBatch(ledger, {
-    p: '',
-    formula: doc,
-    read,
-    eggs: line.eggs,
-    neededId: 'batter.needed',
-    othersG: others.get(doc.id) ?? 0,
-    mixedId: 'batter.mixed',
-    mixedLabel: 'Batter in the bowl',
-  });
+  const batch = addLineBatch(ledger, { doc, read }, line.eggs, others);
   ledger.calc(
     'batter.ready',
     'Batter for the sheets',
@@ -185,7 +184,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
   if (line.filling) addFillingTotal(ledger, line.filling);
   if (line.frosting) addFrostingTotal(ledger, lots, each.bags);
   const coat = line.coat ?? null;
-  const pots = coat ? addPots(ledger, lots, coat).pots : [];
+  const pots = coat ? addPots(ledger, lots, coat) : [];
   const allergens = () =>
     partAllergens(run, {
       formulaIds: [line.formulaId],
@@ -201,7 +200,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
     ofFormula: (id) => formulaAllergens(run, id),
   });
   addFinishedTotal(ledger, planned);
-  const all = () => [...new Set([...allergens(), ...planned.flatMap((lot) => lot.allergens)])];
+  const all = () => allAllergens(allergens(), planned);
   const steps = cubeSteps(ledger, line, method.mixMin, method.meaning);
   const places = (mm: readonly number[]) => mm.map((one) => Math.round(one)).join(', ') || 'nothing';
   return toldPlan(
@@ -218,10 +217,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
           family: 'mini',
           lines: read.lines,
           allergens: all(),
-          words: [
-            line.filling?.what ?? '',
-            ...line.lots.flatMap((lot) => lot.toppings.map(({ what }) => what)),
-          ],
+          words: [line.filling?.what ?? '', ...toppingWords(line.lots)],
           frosting: line.frosting?.kind ?? null,
           coat: coat !== null,
           oven: true,
@@ -240,16 +236,7 @@ export function* planCubes(run: RunContext, line: CubeLine, sampling: Sampling |
       line,
       cuts,
       formula: doc,
-      batches: [
-        {
-          ...batch,
-          id: 'batter',
-          makes: 'batter' as const,
-          formula: doc,
-          mixedId: 'batter.mixed',
-          lineIds: [line.id],
-        },
-      ],
+      batches: lineBatches(batch, doc, line.id),
       limits,
       loads: { sizes: Array.from({ length: ledger.value('loads.count') }, () => cuts.count) },
       lots: planned,

@@ -7,7 +7,7 @@ import type { Allergen, Fault } from '../../quantity';
 import type { Batch, Limit, LotPlan } from '../chain';
 import { isBaked } from '../links/dough';
 import { finishNeeds, needOf, partAllergens } from '../links/finish';
-import { nutFaults } from '../links/lots';
+import { allAllergens, nutFaults, toppingWords } from '../links/lots';
 import type { RunContext } from '../lookup';
 import type { Offer, Remainder } from '../remainder';
 import type { Band } from './bands';
@@ -51,9 +51,7 @@ export function doughPlan<L extends PopLine | CakesicleLine>(
   planned: DoughPlanned,
 ) {
   const baked = line.crumb.find(isBaked);
-  const allergens = () => [
-    ...new Set([...doughAllergens(run, line), ...planned.lots.flatMap((lot) => lot.allergens)]),
-  ];
+  const allergens = () => allAllergens(doughAllergens(run, line), planned.lots);
   return toldPlan(
     ledger,
     run,
@@ -96,10 +94,7 @@ function doughFacts(
     family: line.family,
     lines: planned.batches.flatMap((one) => run.formula(one.formula.id).read.lines),
     allergens,
-    words: [
-      ...line.addIns.map(({ what }) => what),
-      ...line.lots.flatMap((lot) => lot.toppings.map(({ what }) => what)),
-    ],
+    words: [...line.addIns.map(({ what }) => what), ...toppingWords(line.lots)],
     frosting: null,
     coat: planned.coated,
     oven: line.crumb.some((part) => part.from === 'bake'),

@@ -9,12 +9,12 @@ import { microwaveTime } from '../../process/microwave';
 import { MICROWAVE } from '../../process/microwave.table';
 import { COOLING, COOLING_MUG } from '../../process/oven.table';
 import type { ChainPlan } from '../chain';
-import { addBatch, addBowlLoss, addDensities } from '../links/batch';
+import { addLineBatch, addBowlLoss, addDensities, lineBatches } from '../links/batch';
 import { addMade, addWanted, counted, type Supplied } from '../links/count';
 import { addFinishEach } from '../links/each';
 import { finishNeeds, formulaAllergens, partAllergens } from '../links/finish';
 import { addFillingTotal, addFrostingTotal } from '../links/frosting';
-import { addLots, addToppings, checkLots, nutFaults } from '../links/lots';
+import { addLots, addToppings, allAllergens, checkLots, nutFaults, toppingWords } from '../links/lots';
 import { addMicrowave } from '../links/microwave';
 import { addMinutes } from '../links/minutes';
 import { addCooling } from '../links/oven';
@@ -71,16 +71,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     'For every mug, and what the bowl keeps.',
   );
   const { others } = yield [{ formulaId: doc.id, massG: ledger.value('batter.needed') }];
-  const batch = addBatch(ledger, {
-    p: '',
-    formula: doc,
-    read,
-    eggs: line.eggs,
-    neededId: 'batter.needed',
-    othersG: others.get(doc.id) ?? 0,
-    mixedId: 'batter.mixed',
-    mixedLabel: 'Batter in the bowl',
-  });
+  const batch = addLineBatch(ledger, { doc, read }, line.eggs, others);
   ledger.calc(
     'batter.ready',
     'Batter to portion',
@@ -239,7 +230,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     coatFormulaId: null,
     ofFormula: (id) => formulaAllergens(run, id),
   });
-  const all = () => [...new Set([...allergens(), ...planned.flatMap((lot) => lot.allergens)])];
+  const all = () => allAllergens(allergens(), planned);
   const look = Math.round(ledger.value('micro.firstLook'));
   const steps: SequenceStep[] = [
     {
@@ -289,7 +280,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
           family: 'mug',
           lines: read.lines,
           allergens: all(),
-          words: [filling?.what ?? '', ...line.lots.flatMap((lot) => lot.toppings.map(({ what }) => what))],
+          words: [filling?.what ?? '', ...toppingWords(line.lots)],
           frosting: frosting?.kind ?? null,
           coat: false,
           oven: false,
@@ -303,16 +294,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
       family: 'mug' as const,
       line,
       formula: doc,
-      batches: [
-        {
-          ...batch,
-          id: 'batter',
-          makes: 'batter' as const,
-          formula: doc,
-          mixedId: 'batter.mixed',
-          lineIds: [line.id],
-        },
-      ],
+      batches: lineBatches(batch, doc, line.id),
       limits,
       loads: { sizes: groups },
       lots: planned,

@@ -97,7 +97,7 @@ export function* planPop(run: RunContext, line: PopLine, sampling: Sampling | nu
   const limits = addMade(ledger, supplies, many);
   addPortionTotals(ledger);
   const lots = addLots(ledger, line.lots);
-  const pots = coat ? addPots(ledger, lots, coat).pots : [];
+  const pots = coat ? addPots(ledger, lots, coat) : [];
   const planned = addToppings(ledger, lots, {
     pieceId: 'piece.mass',
     areaId: 'piece.area',

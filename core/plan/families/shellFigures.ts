@@ -1,6 +1,6 @@
 import type { CakesicleLine, MouldDoc } from '../../exchange/documents';
 import { COAT, PATCH } from '../../process/coat.table';
-import { potsOf, type Pot } from '../links/coat';
+import { addCoatDensity, addDripShare, addPotCount, addThinner, potsOf, type Pot } from '../links/coat';
 import type { Supplied } from '../links/count';
 import type { CountedLot } from '../links/lots';
 import { type Figures } from '../figures';
@@ -98,14 +98,7 @@ export function addCavity(
 
 /** Shell in two coats, back plate, drips, and what a piece takes of the chocolate. */
 export function addShell(ledger: Figures, line: CakesicleLine, mould: MouldDoc): void {
-  ledger.start(
-    'coat.density',
-    'Melted coat, density',
-    'g/ml',
-    { ...COAT.density, basis: 'typical' },
-    'Usual for melted chocolate and compound.',
-    { min: 0.9, max: 1.6 },
-  );
+  addCoatDensity(ledger);
   ledger.start(
     'shell.mm',
     'Shell, thick',
@@ -165,14 +158,7 @@ export function addShell(ledger: Figures, line: CakesicleLine, mould: MouldDoc):
     'Both coats and the back plate. Weigh an empty shell to know yours.',
     { min: 0.5, max: 300 },
   );
-  ledger.start(
-    'coat.dripShare',
-    'Scrapings and film',
-    'share',
-    { value: COAT.dripShare, spread: 0.04, basis: 'typical' },
-    'What is scraped off the mould and clings to bowl and brush.',
-    { min: 0, max: 0.6 },
-  );
+  addDripShare(ledger, 'Scrapings and film', 'What is scraped off the mould and clings to bowl and brush.');
   ledger.start(
     'patch.share',
     'Pieces to patch',
@@ -260,14 +246,7 @@ export function addMelts(ledger: Figures, line: CakesicleLine, lots: readonly Co
   );
   const pots = potsOf(lots, line.kind);
   for (const { kind, p } of pots) {
-    const counts = lots.filter(({ lot, count }) => count > 0 && (lot?.coat ?? line.kind) === kind);
-    ledger.total(
-      `${p}count`,
-      `Pieces in ${kind}`,
-      'pieces',
-      counts.length > 0 ? counts.map(({ countId }) => countId) : ['count.made'],
-      'All lots of this chocolate.',
-    );
+    addPotCount(ledger, lots, line.kind, { kind, p }, 'All lots of this chocolate.');
     ledger.calc(
       `${p}melt`,
       `To melt, ${kind}`,
@@ -277,16 +256,7 @@ export function addMelts(ledger: Figures, line: CakesicleLine, lots: readonly Co
       'For the pieces, with scrapings and patching, and what must be in the mould to be poured out again.',
       { pin: { min: 0, max: 1_000_000 } },
     );
-    if (line.thinnedShare > 0) {
-      ledger.calc(
-        `${p}thinner`,
-        `Coconut oil or cocoa butter, ${kind}`,
-        'g',
-        `{${p}melt} × ${line.thinnedShare}`,
-        (melt = 0) => melt * line.thinnedShare,
-        'It softens the set, and above 24 °C the shell stays tacky.',
-      );
-    }
+    addThinner(ledger, p, kind, line.thinnedShare);
   }
   return pots;
 }

@@ -17,10 +17,10 @@ import { lastLoadWaitsMin, minutesBeforeOven, planDay } from '../../schedule/day
 import { localOf } from '../../schedule/localTime';
 import type { BatterPlan, ChainPlan, TimedStep } from '../chain';
 import { finishOf, type FinishWords } from '../finish';
-import { addBatch, addBowlLoss } from '../links/batch';
+import { addLineBatch, addBowlLoss, lineBatches } from '../links/batch';
 import { addWanted } from '../links/count';
 import { finishNeeds } from '../links/finish';
-import { checkLots, nutFaults } from '../links/lots';
+import { checkLots, nutFaults, toppingWords } from '../links/lots';
 import { CLOCK_LIMITS_WITHIN_MIN } from '../links/minutes';
 import { addHands, ovenSettingC } from '../links/oven';
 import { statedIn, type RunContext } from '../lookup';
@@ -91,16 +91,7 @@ export function* planWells<P extends CupcakePlan | MiniWellsPlan>(
     `Enough for all ${context.many.toLowerCase()} wanted, and for what the bowl keeps.`,
   );
   const { others } = yield [{ formulaId: formula.id, massG: ledger.value('batter.needed') }];
-  const batter = addBatch(ledger, {
-    p: '',
-    formula,
-    read,
-    eggs: line.eggs,
-    neededId: 'batter.needed',
-    othersG: others.get(formula.id) ?? 0,
-    mixedId: 'batter.mixed',
-    mixedLabel: 'Batter in the bowl',
-  });
+  const batter = addLineBatch(ledger, { doc: formula, read }, line.eggs, others);
   addBake(ledger, context);
   const finishing = finishEach(ledger, context);
   const { limits, loads, wellsId } = addCount(
@@ -131,7 +122,7 @@ export function* planWells<P extends CupcakePlan | MiniWellsPlan>(
           family: line.family,
           lines: read.lines,
           allergens: done.allergens(),
-          words: [line.filling?.what ?? '', line.baseLayer?.what ?? '', ...toppingWords(line)],
+          words: [line.filling?.what ?? '', line.baseLayer?.what ?? '', ...toppingWords(line.lots ?? [])],
           frosting: line.frosting?.kind ?? null,
           coat: line.family === 'mini' && Boolean(line.coat),
           oven: true,
@@ -146,9 +137,7 @@ export function* planWells<P extends CupcakePlan | MiniWellsPlan>(
       line,
       formula,
       batter,
-      batches: [
-        { ...batter, id: 'batter', makes: 'batter', formula, mixedId: 'batter.mixed', lineIds: [line.id] },
-      ],
+      batches: lineBatches(batter, formula, line.id),
       limits,
       loads,
       lots,
@@ -173,9 +162,6 @@ function drawnLate<T extends object, Late extends Record<string, () => unknown>>
   }
   return plan as T & { readonly [K in keyof Late]: ReturnType<Late[K]> };
 }
-
-const toppingWords = (line: CupcakeLine | MiniWellsLine): string[] =>
-  (line.lots ?? []).flatMap((lot) => lot.toppings.map(({ what }) => what));
 
 function cutOf(ledger: Figures, { tin }: WellsContext): CupcakeCut {
   const volume = ledger.value('well.volume');

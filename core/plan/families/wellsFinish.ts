@@ -5,7 +5,7 @@ import { addBallOf, addBox, addDrum, addPots, coatNotes, meltIdOf, type CoatedSo
 import { addDipEach, addFinishEach, type FinishedEach } from '../links/each';
 import { formulaAllergens, partAllergens } from '../links/finish';
 import { addFillingTotal, addFrostingTotal } from '../links/frosting';
-import { addLots, addToppings } from '../links/lots';
+import { addLots, addToppings, allAllergens } from '../links/lots';
 import type { WellsContext } from './wellsContext';
 import { type Figures } from '../figures';
 
@@ -135,7 +135,7 @@ export function finishAll(
   if (filling) addFillingTotal(ledger, filling);
   if (frosting) addFrostingTotal(ledger, lots, bags);
   const coat = line.family === 'mini' ? (line.coat ?? null) : null;
-  const pots = coat ? addPots(ledger, lots, coat).pots : [];
+  const pots = coat ? addPots(ledger, lots, coat) : [];
   if (ledger.has('fondant.each')) addFondantTotal(ledger);
   ledger.total(
     'piece.mass',
@@ -163,7 +163,7 @@ export function finishAll(
     lots: planned,
     coatFormulaId: coat?.formulaId,
     coatId: meltIdOf(pots, coat?.kind),
-    allergens: () => [...new Set([...cake(), ...planned.flatMap((lot) => lot.allergens)])],
+    allergens: () => allAllergens(cake(), planned),
     notes: () => [...(frosting ? [FROST_NOTE] : []), ...(coat ? coatNotes(ledger, run, pots, coat) : [])],
   };
 }

@@ -4,7 +4,7 @@ import type { ReadFormula } from '../../formula';
 import { BOWL_LOSS, type MethodDef } from '../../process/batter.table';
 import { PIECE_SPREAD_SHARE } from '../../quantity/ingredients.table';
 import type { ReadLine } from '../../quantity';
-import type { BatchIngredient, BatterPlan, EggChoice } from '../chain';
+import type { Batch, BatchIngredient, BatterPlan, EggChoice } from '../chain';
 import { type Figures } from '../figures';
 
 export interface BatchSpec {
@@ -286,6 +286,30 @@ function addIngredient(
     { decide: AS_IT_IS },
   );
   return { key, name: l.called, written: raw, line: l, figureId, wholeFigureId: null };
+}
+
+/** The bowl of a line that has one: scaled to `batter.needed`, and shared with what others take of the formula. */
+export function addLineBatch(
+  ledger: Figures,
+  { doc, read }: { readonly doc: FormulaDoc; readonly read: ReadFormula },
+  eggs: EggMode,
+  others: ReadonlyMap<string, number>,
+): AddedBatch {
+  return addBatch(ledger, {
+    p: '',
+    formula: doc,
+    read,
+    eggs,
+    neededId: 'batter.needed',
+    othersG: others.get(doc.id) ?? 0,
+    mixedId: 'batter.mixed',
+    mixedLabel: 'Batter in the bowl',
+  });
+}
+
+/** The same as a batch of the plan. */
+export function lineBatches(batch: AddedBatch, formula: FormulaDoc, lineId: string): readonly Batch[] {
+  return [{ ...batch, id: 'batter', makes: 'batter', formula, mixedId: 'batter.mixed', lineIds: [lineId] }];
 }
 
 /** What stays on bowl and spoon, as a share of what is mixed. */

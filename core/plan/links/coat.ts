@@ -130,8 +130,8 @@ export function addDrum(ledger: Figures, widthId: string, volumeId: string): Coa
   return { areaId: 'piece.area', curveId: 'piece.curve', volumeId, heightId: 'piece.height' };
 }
 
-/** What one piece takes on: its coat, and the anchor of its stick. */
-export function addCoatEach(ledger: Figures, coat: CoatChoice, solid: CoatedSolid, stick: boolean): void {
+/** Density of what is melted. */
+export function addCoatDensity(ledger: Figures): void {
   ledger.start(
     'coat.density',
     'Melted coat, density',
@@ -140,6 +140,54 @@ export function addCoatEach(ledger: Figures, coat: CoatChoice, solid: CoatedSoli
     'Usual for melted chocolate and compound.',
     { min: 0.9, max: 1.6 },
   );
+}
+
+/** What is lost between pot and piece, as a share of what is on the piece. */
+export function addDripShare(ledger: Figures, label: string, sentence: string): void {
+  ledger.start(
+    'coat.dripShare',
+    label,
+    'share',
+    { value: COAT.dripShare, spread: 0.04, basis: 'typical' },
+    sentence,
+    { min: 0, max: 0.6 },
+  );
+}
+
+/** Pieces of the lots that take their coat from a pot. */
+export function addPotCount(
+  ledger: Figures,
+  lots: readonly CountedLot[],
+  own: ChocolateKind,
+  { kind, p }: Pick<Pot, 'kind' | 'p'>,
+  sentence: string,
+): void {
+  const counts = lots.filter(({ lot, count }) => count > 0 && (lot?.coat ?? own) === kind);
+  ledger.total(
+    `${p}count`,
+    `Pieces in ${kind}`,
+    'pieces',
+    counts.length > 0 ? counts.map(({ countId }) => countId) : ['count.made'],
+    sentence,
+  );
+}
+
+/** Fat that thins a pot; nothing where none is chosen. */
+export function addThinner(ledger: Figures, p: string, kind: ChocolateKind, share: number): void {
+  if (share <= 0) return;
+  ledger.calc(
+    `${p}thinner`,
+    `Coconut oil or cocoa butter, ${kind}`,
+    'g',
+    `{${p}melt} × ${share}`,
+    (melt = 0) => melt * share,
+    'Stirred into the melted chocolate. It softens the set, and above 24 °C it stays tacky.',
+  );
+}
+
+/** What one piece takes on: its coat, and the anchor of its stick. */
+export function addCoatEach(ledger: Figures, coat: CoatChoice, solid: CoatedSolid, stick: boolean): void {
+  addCoatDensity(ledger);
   const frozen = coat.school === 'frozen';
   const mm = COAT.dipMm[frozen ? 'thick' : coat.thickness];
   ledger.start(
@@ -174,14 +222,7 @@ export function addCoatEach(ledger: Figures, coat: CoatChoice, solid: CoatedSoli
       { min: 0, max: 10 },
     );
   }
-  ledger.start(
-    'coat.dripShare',
-    'Drips and film',
-    'share',
-    { value: COAT.dripShare, spread: 0.04, basis: 'typical' },
-    'What runs off and what clings to vessel and spoon.',
-    { min: 0, max: 0.6 },
-  );
+  addDripShare(ledger, 'Drips and film', 'What runs off and what clings to vessel and spoon.');
   ledger.total(
     'coat.taken',
     'Coat that goes with a piece',
@@ -258,21 +299,10 @@ export const potsWanted = (lots: readonly Lot[], kind: ChocolateKind): number =>
   new Set([kind, ...lots.map((lot) => lot.coat ?? kind)]).size;
 
 /** What to melt in every pot: on the pieces, drips, the pool; what of it is saved; the fat that thins it. */
-export function addPots(
-  ledger: Figures,
-  lots: readonly CountedLot[],
-  coat: CoatChoice,
-): { pots: Pot[]; meltIds: string[] } {
+export function addPots(ledger: Figures, lots: readonly CountedLot[], coat: CoatChoice): Pot[] {
   const pots = potsOf(lots, coat.kind);
-  const meltIds = pots.map(({ kind, p }) => {
-    const counts = lots.filter(({ lot, count }) => count > 0 && (lot?.coat ?? coat.kind) === kind);
-    ledger.total(
-      `${p}count`,
-      `Pieces in ${kind}`,
-      'pieces',
-      counts.length > 0 ? counts.map(({ countId }) => countId) : ['count.made'],
-      'All lots that are dipped in this pot.',
-    );
+  for (const { kind, p } of pots) {
+    addPotCount(ledger, lots, coat.kind, { kind, p }, 'All lots that are dipped in this pot.');
     ledger.calc(
       `${p}coat`,
       `Coat on the pieces, ${kind}`,
@@ -306,19 +336,9 @@ export function addPots(
       (pool = 0) => pool * COAT.savedShare,
       'Tilt the vessel and spoon for the last ones: about half of the pool. The rest keeps for another day.',
     );
-    if (coat.thinnedShare > 0) {
-      ledger.calc(
-        `${p}thinner`,
-        `Coconut oil or cocoa butter, ${kind}`,
-        'g',
-        `{${p}melt} × ${coat.thinnedShare}`,
-        (melt = 0) => melt * coat.thinnedShare,
-        'Stirred into the melted coat. It softens the set, and above 24 °C the coat stays tacky.',
-      );
-    }
-    return `${p}melt`;
-  });
-  return { pots, meltIds };
+    addThinner(ledger, p, kind, coat.thinnedShare);
+  }
+  return pots;
 }
 
 /** How to melt, what the school asks for, and what a narrower vessel would save: sentences with measures in braces. */

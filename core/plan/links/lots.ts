@@ -244,3 +244,12 @@ export function addFinishedTotal(ledger: Figures, lots: readonly LotPlan[]): voi
     'Every lot together.',
   );
 }
+
+/** Names of all toppings: what cautions and keeping go by. */
+export const toppingWords = (lots: readonly Lot[]): string[] =>
+  lots.flatMap((lot) => lot.toppings.map(({ what }) => what));
+
+/** Allergens of a piece and of all its lots, each once. */
+export const allAllergens = (piece: readonly Allergen[], lots: readonly LotPlan[]): readonly Allergen[] => [
+  ...new Set([...piece, ...lots.flatMap((lot) => lot.allergens)]),
+];
