@@ -24,7 +24,8 @@ export function CoreCurve({ plan }: { readonly plan: CupcakePlan }) {
   const done = plan.figure('cake.done').value;
   const time = (seconds: number | null) => (seconds === null ? 'never' : join(formatDuration(seconds)));
   const sets = passesAtS(curve, SETS_C);
-  const words = `The coldest place passes ${showText(SETS_C, '°C', style)} after about ${time(sets)}, when it begins to set, and is done at ${showText(done, '°C', style)} after about ${time(curve.timeS)}.`;
+  const { low, high } = plan.figure('bake.time');
+  const words = `The coldest place passes ${showText(SETS_C, '°C', style)}, the dotted line, after about ${time(sets)}, when it begins to set. It is done at ${showText(done, '°C', style)}, the dashed one, after about ${time(curve.timeS)}, likely ${Math.round(low / 60)} to ${Math.round(high / 60)}.`;
   return (
     <Card title="Inside the cake">
       <Row
@@ -32,7 +33,7 @@ export function CoreCurve({ plan }: { readonly plan: CupcakePlan }) {
         right={`done at ${showText(done, '°C', style)}`}
       />
       <Curve curve={curve} doneC={done} label={words} />
-      <Row left={time(0)} right={time(curve.timeS)} />
+      <Row left="door shuts" right={`about ${time(curve.timeS)}`} />
       <Small>{`${words} An estimate of the baking model: trust the skewer.`}</Small>
     </Card>
   );

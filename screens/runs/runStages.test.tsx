@@ -202,8 +202,14 @@ describe('bake', () => {
 
   it('draws how the coldest place warms, in words as well, once the oven model has answered', async () => {
     open(<BakeScreen id={RUN} />);
-    expect(await screen.findByText(/coldest place passes 65 °C after about \d+ min/)).toBeTruthy();
-    expect(screen.getByRole('img', { name: /done at 97 °C after about 2\d min/ })).toBeTruthy();
+    expect(
+      await screen.findByText(/coldest place passes 65 °C, the dotted line, after about \d+ min/),
+    ).toBeTruthy();
+    expect(
+      screen.getByRole('img', {
+        name: /done at 97 °C, the dashed one, after about 2\d min, likely 19 to 24/,
+      }),
+    ).toBeTruthy();
   });
 
   it('starts a clock a load, keeps the looks, and ends with the run in the logbook', () => {
