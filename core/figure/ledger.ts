@@ -1,13 +1,14 @@
 import type { Basis, Figure, RangeCause, Unit, Why } from './figure';
 import {
-  NO_SHIFT,
   STRIDE,
-  addShifts,
-  carryShifts,
+  addMoves,
+  carryMoves,
   listOf,
-  spanOf,
+  spanAbove,
+  spanBelow,
   sumOf,
-  type Shifts,
+  type Moves,
+  type Span,
   type Sum,
 } from './shifts';
 
@@ -78,21 +79,42 @@ export class OutOfBounds extends Error {
   }
 }
 
-interface Cell {
-  readonly input: InputSpec | null;
-  readonly derive: DeriveSpec | null;
-  readonly value: number;
-  readonly low: number;
-  readonly high: number;
-  readonly expected: Figure['expected'];
+type Bounds = NonNullable<DeriveSpec['pin']>;
+
+/**
+ * A figure as the ledger keeps it, with how it is reckoned. A class and not a plain object: the engine lays every one
+ * out alike, and they live no longer than the plan.
+ */
+class Cell implements DeriveSpec, Span {
+  /** A starting value is an input until it is pinned or reckoned. */
+  kind: Figure['kind'] = 'input';
+  expected: Figure['expected'] = null;
+  value = 0;
+  low = 0;
+  high = 0;
   /** Set of bases as bits, in the order of `BASES`. */
-  readonly bases: number;
-  readonly kind: Figure['kind'];
-  /** What is passed on to sums that use it. */
-  readonly shifts: Shifts;
-  /** The roots of the sum itself, where the figure is decided or counted and passes none of them on. */
-  readonly own: Shifts;
-  figure: Figure | null;
+  bases = 0;
+  /** Where the moves stand that are passed on to sums that use it. */
+  start = 0;
+  end = 0;
+  /** Where the roots of the sum itself begin; a figure that is decided or counted passes none of them on. */
+  own = 0;
+  figure: Figure | null = null;
+
+  constructor(
+    readonly id: string,
+    readonly label: string,
+    readonly unit: Unit,
+    readonly sentence: string,
+    readonly from: readonly string[],
+    readonly f: Sum | undefined,
+    readonly asList: DeriveSpec['asList'],
+    readonly sum: string,
+    readonly whole: DeriveSpec['whole'],
+    readonly decide: Decision | undefined,
+    readonly pin: Bounds | undefined,
+    readonly adds: boolean | undefined,
+  ) {}
 }
 
 const BASES: readonly Basis[] = ['typical', 'geometry', 'physics', 'stated', 'counted', 'measured here'];
@@ -100,7 +122,7 @@ const MEASURED = 1 << BASES.indexOf('measured here');
 const NONE: readonly string[] = [];
 /** Inputs of the sum in hand. No sum adds another, so one pair of lists serves all. */
 const VALUES: number[][] = [];
-const MOVES: Shifts[][] = [];
+const SPANS: Cell[][] = [];
 
 /**
  * Builds the figures of a plan one after another and carries each root's spread through every sum.
@@ -116,6 +138,7 @@ const MOVES: Shifts[][] = [];
 export class Ledger {
   private readonly cells = new Map<string, Cell>();
   private readonly rootIds: string[] = [];
+  private readonly moves: Moves = [];
 
   constructor(
     private readonly stated: Readonly<Record<string, number>>,
@@ -124,99 +147,117 @@ export class Ledger {
 
   /** Adds a starting value. Returns the value that now stands. */
   input(spec: InputSpec): number {
-    const given = spec.replace ? this.stands(spec, spec.replace) : undefined;
-    const { spread } = spec;
-    if (given !== undefined) {
-      const expected = { value: spec.value, low: spec.value - spread, high: spec.value + spread };
-      return this.put(spec, {
-        input: spec,
-        derive: null,
-        value: given,
-        low: given,
-        high: given,
-        expected,
-        bases: MEASURED,
-        kind: 'input',
-        shifts: NO_SHIFT,
-        own: NO_SHIFT,
-        figure: null,
-      });
-    }
-    const value = this.sampling && spread > 0 ? this.sampling.root(spec.id, spec.value, spread) : spec.value;
-    const shifts = spread === 0 ? NO_SHIFT : [this.rootIds.push(spec.id) - 1, -spread, spread];
-    return this.put(spec, {
-      input: spec,
-      derive: null,
-      value,
-      low: spec.value - spread,
-      high: spec.value + spread,
-      expected: null,
-      bases: 1 << BASES.indexOf(spec.basis),
-      kind: 'input',
-      shifts,
-      own: shifts,
-      figure: null,
-    });
+    const { id, label, unit, value, spread, basis, sentence, replace } = spec;
+    return this.root(id, label, unit, value, spread, basis, sentence, replace);
   }
 
   /** Adds a sum of figures already in the ledger. Returns the value that now stands. */
   derive(spec: DeriveSpec): number {
-    const { from } = spec;
+    const { id, label, unit, from, f, asList, sentence, sum, whole, decide, pin, adds } = spec;
+    return this.reckon(new Cell(id, label, unit, sentence, from, f, asList, sum, whole, decide, pin, adds));
+  }
+
+  /** Adds a starting value, with half the width of its range. */
+  root(
+    id: string,
+    label: string,
+    unit: Unit,
+    value: number,
+    spread: number,
+    basis: Basis,
+    sentence: string,
+    replace?: Bounds,
+  ): number {
+    const cell = new Cell(
+      id,
+      label,
+      unit,
+      sentence,
+      NONE,
+      undefined,
+      undefined,
+      '',
+      undefined,
+      undefined,
+      replace,
+      undefined,
+    );
+    const given = replace ? this.stands(cell, replace) : undefined;
+    if (given !== undefined) {
+      cell.expected = { value, low: value - spread, high: value + spread };
+      return this.put(measured(cell, given));
+    }
+    cell.value = this.sampling && spread > 0 ? this.sampling.root(id, value, spread) : value;
+    cell.low = value - spread;
+    cell.high = value + spread;
+    cell.bases = 1 << BASES.indexOf(basis);
+    if (spread !== 0) {
+      cell.own = cell.start = this.moves.length;
+      this.moves.push(this.rootIds.push(id) - 1, -spread, spread);
+      cell.end = this.moves.length;
+    }
+    return this.put(cell);
+  }
+
+  /** Adds a sum of figures already in the ledger, of arguments rather than of a description. */
+  protected sumCell(
+    id: string,
+    label: string,
+    unit: Unit,
+    from: readonly string[],
+    f: Sum | undefined,
+    asList: DeriveSpec['asList'],
+    sentence: string,
+    sum: string,
+    { whole, decide, pin, adds }: Pick<DeriveSpec, 'whole' | 'decide' | 'pin' | 'adds'>,
+  ): number {
+    return this.reckon(new Cell(id, label, unit, sentence, from, f, asList, sum, whole, decide, pin, adds));
+  }
+
+  private reckon(cell: Cell): number {
+    const { from } = cell;
+    const { moves } = this;
     const n = from.length;
     const values = listOf(VALUES, n);
-    const moves = listOf(MOVES, n);
+    const spans = listOf(SPANS, n);
     let bases = 0;
     for (let i = 0; i < n; i += 1) {
-      const cell = this.cell(from[i] as string);
-      values[i] = cell.value;
-      moves[i] = cell.shifts;
-      bases |= cell.bases;
+      const input = this.cell(from[i] as string);
+      values[i] = input.value;
+      spans[i] = input;
+      bases |= input.bases;
     }
-    const raw = finite(spec.id, sumOf(spec, values));
+    const raw = finite(cell.id, sumOf(cell, values));
+    cell.own = cell.start = moves.length;
     // A decided figure has no range of its own: there is nothing to carry.
-    const own = spec.decide ? NO_SHIFT : spec.adds ? addShifts(moves) : carryShifts(spec, moves, values, raw);
-    const { value, low, high } = standOf(spec, raw, own, this.sampling);
-    const pinned = spec.pin ? this.stands(spec, spec.pin) : undefined;
-    if (pinned !== undefined) {
-      return this.put(spec, {
-        input: null,
-        derive: spec,
-        value: pinned,
-        low: pinned,
-        high: pinned,
-        expected: { value, low, high },
-        bases: MEASURED,
-        kind: 'pinned',
-        shifts: NO_SHIFT,
-        own: NO_SHIFT,
-        figure: null,
-      });
+    if (!cell.decide) {
+      if (cell.adds) addMoves(moves, spans);
+      else carryMoves(moves, cell, spans, values, raw);
     }
-    const passesOn = spec.whole === undefined && spec.decide === undefined;
-    return this.put(spec, {
-      input: null,
-      derive: spec,
-      value,
-      low,
-      high,
-      expected: null,
-      bases,
-      kind: 'derived',
-      shifts: passesOn ? own : NO_SHIFT,
-      own,
-      figure: null,
-    });
+    cell.end = moves.length;
+    cell.kind = 'derived';
+    cell.bases = bases;
+    stand(cell, raw, moves, this.sampling);
+    const pinned = cell.pin ? this.stands(cell, cell.pin) : undefined;
+    if (pinned !== undefined) {
+      cell.expected = { value: cell.value, low: cell.low, high: cell.high };
+      cell.kind = 'pinned';
+      moves.length = cell.start;
+      return this.put(measured(cell, pinned));
+    }
+    if (cell.whole !== undefined) cell.start = cell.end;
+    return this.put(cell);
   }
 
   /** What widens a figure's range, largest first, with the share of the squared width; what adds under 2 % is left out. */
   causes(id: string): RangeCause[] {
-    const { own } = this.cell(id);
+    const { own, end } = this.cell(id);
     const widths: RangeCause[] = [];
     let total = 0;
-    for (let i = 0; i < own.length; i += STRIDE) {
-      const square = (((own[i + 2] as number) - (own[i + 1] as number)) / 2) ** 2;
+    for (let i = own; i < end; i += STRIDE) {
+      const square = (((this.moves[i + 2] as number) - (this.moves[i + 1] as number)) / 2) ** 2;
       total += square;
-      widths.push({ id: this.rootIds[own[i] as number] ?? '', share: square });
+      widths.push({ id: this.rootIds[this.moves[i] as number] ?? '', share: square });
     }
     if (total === 0) return [];
     return widths
@@ -248,8 +289,8 @@ export class Ledger {
   /** The sums behind the derived figures, in order: for laying them out elsewhere and checking that both agree. */
   sums(): DeriveSpec[] {
     const out: DeriveSpec[] = [];
-    for (const { derive, kind } of this.cells.values()) {
-      if (derive && kind === 'derived') out.push(derive);
+    for (const cell of this.cells.values()) {
+      if (cell.kind === 'derived') out.push(cell);
     }
     return out;
   }
@@ -271,45 +312,43 @@ export class Ledger {
     return cell;
   }
 
-  private put(spec: { readonly id: string }, cell: Cell): number {
+  private put(cell: Cell): number {
     const { size } = this.cells;
-    this.cells.set(spec.id, cell);
-    if (this.cells.size === size) throw new Error(`invariant: figure "${spec.id}" twice in a plan`);
+    this.cells.set(cell.id, cell);
+    if (this.cells.size === size) throw new Error(`invariant: figure "${cell.id}" twice in a plan`);
     return cell.value;
   }
 }
 
+/** A measured value stands without a range, and passes none on. */
+function measured(cell: Cell, value: number): Cell {
+  cell.value = cell.low = cell.high = value;
+  cell.bases = MEASURED;
+  cell.own = cell.start = cell.end = 0;
+  return cell;
+}
+
 /** The figure as people get to see it: made when somebody asks, since most never are. */
 function figureOf(cell: Cell): Figure {
-  const { value, low, high, kind, expected } = cell;
+  const { id, label, unit, value, low, high, kind, expected, sentence, sum, from, pin } = cell;
   const bases = BASES.filter((_, bit) => cell.bases & (1 << bit));
-  if (cell.input) {
-    const { id, label, unit, sentence, replace } = cell.input;
-    const why: Why = { sentence, sum: '', inputs: NONE };
-    return { id, label, unit, value, low, high, bases, kind, replace: replace ?? null, expected, why };
-  }
-  if (!cell.derive) throw new Error('invariant: a figure is given or derived');
-  const { id, label, unit, sentence, sum, from, pin } = cell.derive;
   const why: Why = { sentence, sum, inputs: from };
   return { id, label, unit, value, low, high, bases, kind, replace: pin ?? null, expected, why };
 }
 
 /** Value and range of a sum, rounded where it is counted, bare where it is decided. */
-function standOf(
-  spec: DeriveSpec,
-  raw: number,
-  shifts: Shifts,
-  sampling: Sampling | null,
-): { value: number; low: number; high: number } {
-  const held = sampling && (spec.whole || spec.decide) ? sampling.held(spec.id) : undefined;
-  if (spec.decide) {
-    const value = held ?? decided(spec.decide, raw);
-    return { value, low: value, high: value };
+function stand(cell: Cell, raw: number, moves: Moves, sampling: Sampling | null): void {
+  const held = sampling && (cell.whole || cell.decide) ? sampling.held(cell.id) : undefined;
+  if (cell.decide) {
+    cell.value = cell.low = cell.high = held ?? decided(cell.decide, raw);
+    return;
   }
-  const { below, above } = spanOf(shifts);
-  if (!spec.whole) return { value: raw, low: raw - below, high: raw + above };
-  const round = spec.whole === 'floor' ? floorNear : ceilNear;
-  return { value: held ?? round(raw), low: round(raw - below), high: round(raw + above) };
+  const low = raw - spanBelow(moves, cell);
+  const high = raw + spanAbove(moves, cell);
+  const round = cell.whole === undefined ? as : cell.whole === 'floor' ? floorNear : ceilNear;
+  cell.value = held ?? round(raw);
+  cell.low = round(low);
+  cell.high = round(high);
 }
 
 /** A value as decided: to the step, never below the least. */
@@ -327,3 +366,4 @@ function finite(id: string, value: number): number {
 /** Floating point leaves 11.999999999 where twelve pieces fit. */
 const floorNear = (value: number) => Math.floor(value + 1e-9);
 const ceilNear = (value: number) => Math.ceil(value - 1e-9);
+const as = (value: number) => value;

@@ -1,7 +1,38 @@
 import fc from 'fast-check';
 import { Ledger, OutOfBounds } from '.';
 import { Figures, gramsText, idsIn, percentText, toScale } from '../plan/figures';
-import { addShifts, carryShifts, spanOf, sumOf, type Shifts } from './shifts';
+import { addMoves, carryMoves, spanAbove, spanBelow, sumOf, type Moves, type Span } from './shifts';
+
+/** Lists of moves laid one after another, as a plan keeps them. */
+function laid(lists: readonly Moves[]): { moves: Moves; spans: Span[] } {
+  const moves: Moves = [];
+  const spans = lists.map((list) => ({ start: moves.length, end: moves.push(...list) }));
+  return { moves, spans };
+}
+
+function addShifts(lists: readonly Moves[]): Moves {
+  const { moves, spans } = laid(lists);
+  const start = moves.length;
+  addMoves(moves, spans);
+  return moves.slice(start);
+}
+
+function carryShifts(
+  spec: Parameters<typeof carryMoves>[1],
+  lists: readonly Moves[],
+  values: number[],
+  raw: number,
+) {
+  const { moves, spans } = laid(lists);
+  const start = moves.length;
+  carryMoves(moves, spec, spans, values, raw);
+  return moves.slice(start);
+}
+
+function spanOf(list: Moves) {
+  const span = { start: 0, end: list.length };
+  return { below: spanBelow(list, span), above: spanAbove(list, span) };
+}
 
 const some = fc.uniqueArray(fc.nat(12), { maxLength: 6 }).chain((roots) =>
   fc
@@ -12,7 +43,7 @@ const some = fc.uniqueArray(fc.nat(12), { maxLength: 6 }).chain((roots) =>
         maxLength: roots.length,
       },
     )
-    .map((moves): Shifts =>
+    .map((moves): Moves =>
       [...roots].sort((a, b) => a - b).flatMap((root, i) => [root, ...(moves[i] ?? [0, 0])]),
     ),
 );

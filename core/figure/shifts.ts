@@ -1,12 +1,18 @@
 /**
- * How far a value moves when each root that it rests on stands at its 10th (down) and at its 90th (up) percentile: root,
- * down, up, for one root after another in one flat list, roots upwards. Roots are numbered in the order in which the
+ * How far values move when each root that they rest on stands at its 10th (down) and at its 90th (up) percentile: root,
+ * down, up, for one root after another, roots upwards, and one value's moves after another's in one flat list for the
+ * whole plan. A span of that list, from `start` to `end`, is one value's. Roots are numbered in the order in which the
  * ledger meets them.
  */
-export type Shifts = readonly number[];
-export const NO_SHIFT: Shifts = [];
+export type Moves = number[];
 /** Places that a root takes in the list. */
 export const STRIDE = 3;
+
+/** Where the moves of one input of a sum stand. */
+export interface Span {
+  readonly start: number;
+  readonly end: number;
+}
 
 export type Sum = (...values: number[]) => number;
 
@@ -27,15 +33,16 @@ export function listOf<T>(kept: T[][], n: number): T[] {
 }
 
 /**
- * Puts all roots of several lists into `ROOTS`, each once, upwards, and returns how many there are. Lists hold few roots
+ * Puts all roots of several spans into `ROOTS`, each once, upwards, and returns how many there are. Spans hold few roots
  * and mostly the same ones: each is put where it belongs.
  */
-function gatherRoots(moves: readonly Shifts[]): number {
+function gatherRoots(moves: Moves, spans: readonly Span[]): number {
   let count = 0;
-  for (const move of moves) {
+  for (let s = 0; s < spans.length; s += 1) {
+    const { start, end } = spans[s] as Span;
     let place = 0;
-    for (let i = 0; i < move.length; i += STRIDE) {
-      const root = move[i] as number;
+    for (let i = start; i < end; i += STRIDE) {
+      const root = moves[i] as number;
       while (place < count && (ROOTS[place] as number) < root) place += 1;
       if (place < count && ROOTS[place] === root) continue;
       for (let k = count; k > place; k -= 1) ROOTS[k] = ROOTS[k - 1] as number;
@@ -46,17 +53,20 @@ function gatherRoots(moves: readonly Shifts[]): number {
   return count;
 }
 
-/** The sum computed again with each root at either end, as differences from its value. */
-export function carryShifts(
+/**
+ * Computes the sum again with each root at either end and puts the differences from its value at the end of the list;
+ * they stand from the length that the list had before.
+ */
+export function carryMoves(
+  moves: Moves,
   spec: Summed,
-  moves: readonly Shifts[],
+  spans: readonly Span[],
   values: readonly number[],
   raw: number,
-): Shifts {
-  const n = moves.length;
-  const count = gatherRoots(moves);
-  if (count === 0) return NO_SHIFT;
-  const out = new Array<number>(count * STRIDE);
+): void {
+  const n = spans.length;
+  const count = gatherRoots(moves, spans);
+  if (count === 0) return;
   // Reckoned thousands of times while somebody types: the same three lists serve every sum.
   const low = listOf(LOW, n);
   const high = listOf(HIGH, n);
@@ -64,18 +74,17 @@ export function carryShifts(
   for (let i = 0; i < n; i += 1) {
     low[i] = values[i] as number;
     high[i] = values[i] as number;
-    at[i] = 0;
+    at[i] = (spans[i] as Span).start;
   }
   for (let k = 0; k < count; k += 1) {
     const root = ROOTS[k] as number;
-    // Each input lists its roots upwards, so one finger in each list keeps step with the merged one.
+    // Each input lists its roots upwards, so one finger in each span keeps step with the merged one.
     for (let i = 0; i < n; i += 1) {
-      const move = moves[i] as Shifts;
       const value = values[i] as number;
       const finger = at[i] as number;
-      if (move[finger] === root) {
-        low[i] = value + (move[finger + 1] as number);
-        high[i] = value + (move[finger + 2] as number);
+      if (finger < (spans[i] as Span).end && moves[finger] === root) {
+        low[i] = value + (moves[finger + 1] as number);
+        high[i] = value + (moves[finger + 2] as number);
         at[i] = finger + STRIDE;
       } else {
         low[i] = value;
@@ -87,47 +96,44 @@ export function carryShifts(
     if (!Number.isFinite(below) || !Number.isFinite(above)) {
       throw new Error(`invariant: figure "${spec.id}" has no end to its range`);
     }
-    out[k * STRIDE] = root;
-    out[k * STRIDE + 1] = below;
-    out[k * STRIDE + 2] = above;
+    moves.push(root, below, above);
   }
-  return out;
 }
 
-/** The moves of a plain addition: those of its terms, added root by root. */
-export function addShifts(moves: readonly Shifts[]): Shifts {
-  const count = gatherRoots(moves);
-  if (count === 0) return NO_SHIFT;
-  const out = new Array<number>(count * STRIDE);
-  for (let k = 0; k < count; k += 1) {
-    out[k * STRIDE] = ROOTS[k] as number;
-    out[k * STRIDE + 1] = 0;
-    out[k * STRIDE + 2] = 0;
-  }
-  for (const move of moves) {
-    let k = 0;
-    for (let i = 0; i < move.length; i += STRIDE) {
-      while (out[k] !== move[i]) k += STRIDE;
-      out[k + 1] = (out[k + 1] as number) + (move[i + 1] as number);
-      out[k + 2] = (out[k + 2] as number) + (move[i + 2] as number);
+/** The moves of a plain addition: those of its terms, added root by root, put at the end of the list. */
+export function addMoves(moves: Moves, spans: readonly Span[]): void {
+  const count = gatherRoots(moves, spans);
+  const first = moves.length;
+  for (let k = 0; k < count; k += 1) moves.push(ROOTS[k] as number, 0, 0);
+  for (let s = 0; s < spans.length; s += 1) {
+    const { start, end } = spans[s] as Span;
+    let k = first;
+    for (let i = start; i < end; i += STRIDE) {
+      while (moves[k] !== moves[i]) k += STRIDE;
+      moves[k + 1] = (moves[k + 1] as number) + (moves[i + 1] as number);
+      moves[k + 2] = (moves[k + 2] as number) + (moves[i + 2] as number);
     }
   }
-  return out;
 }
 
-/** How far below and above its value a figure's range goes: whichever end of a root moves it to a side counts there. */
-export function spanOf(shifts: Shifts): { below: number; above: number } {
+/** How far below its value a figure's range goes: whichever end of a root moves it down counts there. */
+export function spanBelow(moves: Moves, { start, end }: Span): number {
   let below = 0;
-  let above = 0;
-  for (let i = 0; i < shifts.length; i += STRIDE) {
-    const a = shifts[i + 1] as number;
-    const b = shifts[i + 2] as number;
-    const least = a < b ? (a < 0 ? a : 0) : b < 0 ? b : 0;
-    const most = a > b ? (a > 0 ? a : 0) : b > 0 ? b : 0;
+  for (let i = start; i < end; i += STRIDE) {
+    const least = Math.min(moves[i + 1] as number, moves[i + 2] as number, 0);
     below += least * least;
+  }
+  return Math.sqrt(below);
+}
+
+/** How far above its value a figure's range goes. */
+export function spanAbove(moves: Moves, { start, end }: Span): number {
+  let above = 0;
+  for (let i = start; i < end; i += STRIDE) {
+    const most = Math.max(moves[i + 1] as number, moves[i + 2] as number, 0);
     above += most * most;
   }
-  return { below: Math.sqrt(below), above: Math.sqrt(above) };
+  return Math.sqrt(above);
 }
 
 /** A sum of its inputs. Most have few: called so, they cost a plain call. */

@@ -41,25 +41,8 @@ function least(values: readonly number[]): number {
   return best;
 }
 
-/**
- * The ledger of a plan, with short ways to add to it. Specs are built with the same fields in the same order, whatever
- * is left out: objects of one shape are read faster.
- */
+/** The ledger of a plan, with short ways to add to it. */
 export class Figures extends Ledger {
-  /** Adds a starting value. */
-  root(
-    id: string,
-    label: string,
-    unit: Unit,
-    value: number,
-    spread: number,
-    basis: Basis,
-    sentence: string,
-    replace?: Bounds,
-  ): number {
-    return this.input({ id, label, unit, value, spread, basis, sentence, replace });
-  }
-
   /** Adds a starting value from a table. */
   start(
     id: string,
@@ -69,7 +52,7 @@ export class Figures extends Ledger {
     sentence: string,
     replace?: Bounds,
   ): number {
-    return this.input({ id, label, unit, value, spread, basis, sentence, replace });
+    return this.root(id, label, unit, value, spread, basis, sentence, replace);
   }
 
   /** Adds a value that holds exactly: counted, chosen, or a definition. */
@@ -82,7 +65,7 @@ export class Figures extends Ledger {
     sentence: string,
     replace?: Bounds,
   ): number {
-    return this.input({ id, label, unit, value, spread: 0, basis, sentence, replace });
+    return this.root(id, label, unit, value, 0, basis, sentence, replace);
   }
 
   /**
@@ -98,21 +81,7 @@ export class Figures extends Ledger {
     sentence: string,
     more: More = PLAIN,
   ): number {
-    const { whole, decide, pin, adds } = more;
-    return this.derive({
-      id,
-      label,
-      unit,
-      from: idsIn(sum),
-      f,
-      asList: undefined,
-      sentence,
-      sum,
-      whole,
-      decide,
-      pin,
-      adds,
-    });
+    return this.sumCell(id, label, unit, idsIn(sum), f, undefined, sentence, sum, more);
   }
 
   /** Adds a sum of many figures, reckoned from them as a list in the order of `from`. */
@@ -126,21 +95,7 @@ export class Figures extends Ledger {
     sum: string,
     more: More = PLAIN,
   ): number {
-    const { whole, decide, pin, adds } = more;
-    return this.derive({
-      id,
-      label,
-      unit,
-      from,
-      f: undefined,
-      asList,
-      sentence,
-      sum,
-      whole,
-      decide,
-      pin,
-      adds,
-    });
+    return this.sumCell(id, label, unit, from, undefined, asList, sentence, sum, more);
   }
 
   /** Adds up figures of one unit. */

@@ -30,7 +30,7 @@ import { tinsAtOnce, wellsContext, type WellsContext } from './wellsContext';
 import { addCount, addWellsWanted, type LoadMinutes, type LoadPlan } from './wellsCount';
 import { addFill } from './wellsFill';
 import type { Band } from './bands';
-import { toldPlan } from './linePlan';
+import { ToldPlan, type Told } from './linePlan';
 import type { Planning } from './planning';
 import { finishAll, finishEach, wellNotes } from './wellsFinish';
 import { Figures } from '../figures';
@@ -108,10 +108,8 @@ export function* planWells<P extends CupcakePlan | MiniWellsPlan>(
   const cone = tin.shape === undefined || tin.shape === 'frustum';
   if (cone) addHeights(ledger);
   const { lots } = done;
-  const told = toldPlan(
-    ledger,
-    run,
-    {
+  return Object.assign(
+    new DrawnWells(ledger, run, {
       needs: () => finishNeeds(ledger, line, done.coatFormulaId, done.coatId),
       remainder: () => remainderOf(ledger, context, limits),
       bands: [['mixed', 'Batter in the bowl', 'ingredient', batter.ownId], ...BANDS],
@@ -131,7 +129,9 @@ export function* planWells<P extends CupcakePlan | MiniWellsPlan>(
       allergens: done.allergens,
       tests: () => doneTests(read.lines, method),
       notes: () => [...wellNotes(ledger, context), ...done.notes()],
-    },
+      cut: () => (cone ? cutOf(ledger, context) : null),
+      oven: () => ovenQuestion(ledger, context),
+    }),
     {
       family: line.family,
       line,
@@ -143,24 +143,36 @@ export function* planWells<P extends CupcakePlan | MiniWellsPlan>(
       lots,
       finish,
     },
-  );
-  return drawnLate(told, {
-    cut: () => (cone ? cutOf(ledger, context) : null),
-    oven: () => ovenQuestion(ledger, context),
-  }) as unknown as P;
+  ) as unknown as P;
 }
 
-/** Adds what is drawn of a plan: reckoned when it is first looked at, and kept. */
-function drawnLate<T extends object, Late extends Record<string, () => unknown>>(
-  plan: T,
-  late: Late,
-): T & { readonly [K in keyof Late]: ReturnType<Late[K]> } {
-  for (const [key, reckon] of Object.entries(late)) {
-    let kept: unknown;
-    const get = () => (kept ??= reckon());
-    Object.defineProperty(plan, key, { get, enumerable: true });
+interface Drawn extends Told {
+  readonly cut: () => CupcakeCut | null;
+  readonly oven: () => ReturnType<typeof ovenQuestion>;
+}
+
+/**
+ * A plan of pieces baked in wells, with what is drawn of it. Getters of the class: properties defined on each plan would
+ * give each its own hidden layout, which the engine keeps, with all that hangs on it, far longer than the plan.
+ */
+class DrawnWells extends ToldPlan {
+  private keptCut: CupcakeCut | null | undefined;
+  private keptOven: ReturnType<typeof ovenQuestion> | undefined;
+
+  constructor(
+    ledger: Figures,
+    run: RunContext,
+    private readonly drawn: Drawn,
+  ) {
+    super(ledger, run, drawn);
   }
-  return plan as T & { readonly [K in keyof Late]: ReturnType<Late[K]> };
+
+  get cut(): CupcakeCut | null {
+    return (this.keptCut ??= this.drawn.cut());
+  }
+  get oven(): ReturnType<typeof ovenQuestion> {
+    return (this.keptOven ??= this.drawn.oven());
+  }
 }
 
 function cutOf(ledger: Figures, { tin }: WellsContext): CupcakeCut {

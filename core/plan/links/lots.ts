@@ -97,17 +97,31 @@ export function addToppings(ledger: Figures, lots: readonly CountedLot[], finish
       [pieceId, ...eachIds],
       'All that a person bites into; a stick is not counted.',
     );
-    return {
-      id: lot?.id ?? 'rest',
-      name,
-      count,
-      countId,
-      finishedId,
-      get allergens() {
-        return lotAllergens(lot, finished);
-      },
-    };
+    return new ToppedLot(lot, name, count, countId, finishedId, finished);
   });
+}
+
+/**
+ * A lot with its allergens told when somebody asks. A class: a getter written in a literal gives every object a hidden
+ * layout of its own, which the engine keeps, with all that hangs on it, far longer than the plan.
+ */
+class ToppedLot implements LotPlan {
+  readonly id: string;
+
+  constructor(
+    private readonly lot: Lot | null,
+    readonly name: string,
+    readonly count: number,
+    readonly countId: string,
+    readonly finishedId: string,
+    private readonly finished: Finished,
+  ) {
+    this.id = lot?.id ?? 'rest';
+  }
+
+  get allergens(): readonly Allergen[] {
+    return lotAllergens(this.lot, this.finished);
+  }
 }
 
 function lotAllergens(
