@@ -13,7 +13,7 @@ import {
 } from '../core/exchange/documents';
 import { FAMILY_FORMULAS } from './familyFormulas';
 import { DEMO_FORMULAS } from './formulas';
-import { FAMILY_KITCHEN } from './familyKitchen';
+import { DEMO_KITCHEN } from './kitchen';
 
 const base = { stated: {}, ticks: [] };
 const malt: BinderChoice = {
@@ -311,7 +311,7 @@ export const CUBES: readonly CubeLine[] = [
   },
 ];
 
-const CUPCAKES: readonly Line[] = [
+export const CUPCAKES: readonly Line[] = [
   newCupcakeLine({
     id: 'cupcakes-frosted',
     formulaId: 'formula-honey-thyme',
@@ -362,7 +362,7 @@ const file = (id: string, name: string, lines: readonly Line[]): RunFile => {
       closed: null,
     },
     formulas,
-    kitchen: FAMILY_KITCHEN,
+    kitchen: DEMO_KITCHEN,
   };
 };
 

@@ -37,20 +37,94 @@ export const DEMO_KITCHEN: KitchenDoc = {
       depthMm: 42,
       material: 'silicone',
     },
+    {
+      id: 'tin-half-ball',
+      name: 'Half-ball tin',
+      wells: 6,
+      owned: 2,
+      topMm: 70,
+      baseMm: 20,
+      depthMm: 35,
+      material: 'light metal',
+      shape: 'bowl',
+    },
+    {
+      id: 'tin-finger',
+      name: 'Finger tin',
+      wells: 8,
+      owned: 2,
+      topMm: 40,
+      baseMm: 32,
+      depthMm: 30,
+      lengthMm: 100,
+      material: 'light metal',
+      shape: 'bar',
+    },
   ],
   ovens: [
     { id: 'oven-main', name: 'Hall oven', fan: false, offsetC: -5, racks: 2, tinsPerRack: 1 },
     { id: 'oven-fan', name: 'Small fan oven', fan: true, offsetC: null, racks: 1, tinsPerRack: 1 },
   ],
+  sheets: [
+    {
+      id: 'sheet-tray',
+      name: 'Tray',
+      owned: 2,
+      lengthMm: 330,
+      widthMm: 230,
+      depthMm: 50,
+      material: 'light metal',
+    },
+  ],
+  moulds: [
+    {
+      id: 'mould-bar',
+      name: 'Stick mould',
+      owned: 2,
+      cavities: 4,
+      shape: 'stadium',
+      lengthMm: 70,
+      widthMm: 39,
+      depthMm: 20,
+      stickMl: 1,
+    },
+    {
+      id: 'mould-lantern',
+      name: 'Lantern mould',
+      owned: 1,
+      cavities: 6,
+      shape: 'half-ellipsoid',
+      lengthMm: 60,
+      widthMm: 44,
+      depthMm: 26,
+      stickMl: 0,
+    },
+  ],
+  mugs: [{ id: 'mug-hall', name: 'Hall mug', owned: 12, volumeMl: 320 }],
+  microwaves: [{ id: 'microwave-hall', name: 'Hall microwave', ratedW: 800, absorbedW: 560, mugsAtOnce: 3 }],
+  vessels: [
+    { id: 'vessel-jug', name: 'Wide jug', diameterMm: 95, depthMm: 120 },
+    { id: 'vessel-glass', name: 'Tall glass', diameterMm: 68, depthMm: 130 },
+  ],
+  ownMeasures: { handful: 31 },
   scaleStepG: 1,
   prefs: { mass: 'g', temperature: 'C', decimal: '.', theme: 'system' },
   stated: {},
 };
 
-/** What a person starts from who wants none of the demo: one tin, one oven, a scale. */
+const only = <T extends { readonly owned: number }>(things: readonly T[] | undefined, n: number): T[] =>
+  (things ?? []).slice(0, n).map((thing) => ({ ...thing, owned: 1 }));
+
+/** What a person starts from who wants none of the demo: one of each thing, of usual size. */
 export const EMPTY_KITCHEN: KitchenDoc = {
   ...DEMO_KITCHEN,
   name: 'My kitchen',
-  tins: [{ ...(DEMO_KITCHEN.tins[0] as KitchenDoc['tins'][number]), owned: 1 }],
+  tins: only(DEMO_KITCHEN.tins, 1),
   ovens: [{ id: 'oven-main', name: 'Oven', fan: false, offsetC: null, racks: 1, tinsPerRack: 1 }],
+  sheets: only(DEMO_KITCHEN.sheets, 1),
+  moulds: only(DEMO_KITCHEN.moulds, 1),
+  mugs: [{ id: 'mug-usual', name: 'Mug', owned: 4, volumeMl: 320 }],
+  microwaves: [{ id: 'microwave-usual', name: 'Microwave', ratedW: 800, absorbedW: null, mugsAtOnce: 2 }],
+  vessels: (DEMO_KITCHEN.vessels ?? []).slice(0, 1),
+  ownMeasures: {},
 };

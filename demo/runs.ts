@@ -1,5 +1,6 @@
-import { newCupcakeLine, type CupcakeLine, type RunDoc } from '../core/exchange/documents';
+import { newCupcakeLine, type CupcakeLine, type Line, type RunDoc } from '../core/exchange/documents';
 import { localOf, minutesOf } from '../core/schedule/localTime';
+import { CAKESICLES, CUBES, CUPCAKES, MUGS, POPS } from './families';
 
 const line = (over: Partial<CupcakeLine>): CupcakeLine =>
   newCupcakeLine({
@@ -19,7 +20,16 @@ export function nextSaturdayAtFour(now: string): string {
   return `${localOf(minutes + ahead * 1440).slice(0, 10)}T16:00`;
 }
 
-/** The demo's runs: lantern evening on the Saturday to come, and the tea table the day before it. */
+/** The table of the evening: five lines, one of each family. */
+const TABLE: readonly Line[] = [
+  ...POPS.slice(0, 1).map((one) => ({ ...one, count: 36 })),
+  ...CUPCAKES.slice(0, 1),
+  ...CAKESICLES.slice(0, 1).map((one) => ({ ...one, count: 16 })),
+  ...MUGS.map((one) => ({ ...one, count: 12, frosting: null })),
+  ...CUBES.map((one) => ({ ...one, count: 30, columns: 6, rows: 5 })),
+];
+
+/** The demo's runs: lantern evening on the Saturday to come, its whole table, and the tea table the day before it. */
 export function demoRuns(now: string): RunDoc[] {
   const saturday = nextSaturdayAtFour(now);
   const friday = `${localOf(minutesOf(saturday) - 1440).slice(0, 10)}T14:30`;
@@ -51,6 +61,17 @@ export function demoRuns(now: string): RunDoc[] {
           ovenId: 'oven-fan',
         }),
       ],
+      clocks: [],
+      closed: null,
+    },
+    {
+      kind: 'run',
+      version: 1,
+      id: 'run-lantern-table',
+      name: 'Lantern evening, the table',
+      createdAt: createdAt - 2,
+      readyAt: saturday,
+      lines: [...TABLE],
       clocks: [],
       closed: null,
     },

@@ -2,14 +2,17 @@ import type { RunDoc } from '../core/exchange/documents';
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../demo';
 import { FAMILY_FILES } from '../demo/families';
 import { formulaKey, keyOf, type Docs } from './documents';
-import { planOf } from './plans';
+import { holderOf, loadPlanner, planOf } from './plans';
+import { SHARED } from './store';
+
+beforeAll(loadPlanner);
 
 const at = (hour: number, minute = 0, day = 25) => new Date(2026, 10, day, hour, minute).getTime();
 const run = demoRuns('2026-11-25T09:30')[0] as RunDoc;
 const docs: Docs = Object.fromEntries([DEMO_KITCHEN, ...DEMO_FORMULAS, run].map((doc) => [keyOf(doc), doc]));
 
 const made = (some: RunDoc, now: number, all: Docs = docs) => {
-  const [line] = planOf(some, all, now);
+  const line = planOf(some, all, now)?.lines[0];
   return line?.planned ? line.figure('count.made').value : null;
 };
 
@@ -50,7 +53,7 @@ describe('plans derived from documents', () => {
     const gone: Docs = Object.fromEntries(
       Object.entries(docs).filter(([key]) => !key.startsWith('formula/')),
     );
-    expect(planOf({ ...run }, gone, at(9, 30))[0]).toMatchObject({
+    expect(planOf({ ...run }, gone, at(9, 30))?.lines[0]).toMatchObject({
       planned: false,
       fault: { field: 'formula' },
     });
@@ -64,7 +67,7 @@ describe('plans derived from documents', () => {
     const all = { ...docs, [formulaKey(whole.id)]: whole, [formulaKey(syrup.id)]: syrup };
     const own = { ...run };
     const first = planOf(own, all, at(9, 30));
-    const [line] = first;
+    const line = first?.lines[0];
     expect(line?.planned ? line.figure('part.1').value : null).toBeCloseTo(
       60 * (line?.planned ? line.figure('scale.used').value : 0),
       6,
@@ -73,25 +76,29 @@ describe('plans derived from documents', () => {
       planOf(own, { ...all, [formulaKey(syrup.id)]: { ...syrup, name: 'Thicker' } }, at(9, 30)),
     ).not.toBe(first);
     const { [formulaKey(syrup.id)]: _gone, ...without } = all;
-    expect(planOf({ ...run }, without, at(9, 30))[0]).toMatchObject({
+    expect(planOf({ ...run }, without, at(9, 30))?.lines[0]).toMatchObject({
       planned: false,
       fault: { field: 'formula' },
     });
   });
 
-  it('tell a line of another family as one that these pages do not show, and keep it', () => {
+  it('plan lines of all families, say what one of them lacks, and keep the others', () => {
     const pops = FAMILY_FILES.pops;
     if (!pops) throw new Error('the demo has pops');
     const other: RunDoc = { ...run, lines: [...run.lines, ...pops.run.lines] };
-    const planned = planOf(other, docs, at(9, 30));
-    expect(planned.map((line) => line.planned)).toEqual([true, false, false, false]);
-    expect(planned[1]).toMatchObject({ line: { family: 'pop' }, fault: { field: 'formula' } });
-    const kitchen = pops.kitchen;
-    const held = {
-      ...docs,
-      kitchen,
-      ...Object.fromEntries(pops.formulas.map((doc) => [formulaKey(doc.id), doc])),
-    };
-    expect(planOf({ ...other }, held, at(9, 30))[1]).toMatchObject({ fault: { field: 'line' } });
+    const lacking = planOf(other, { ...docs, kitchen: { ...DEMO_KITCHEN, sheets: [] } }, at(9, 30));
+    expect(lacking?.lines.map((line) => line.planned)).toEqual([true, false, true, true]);
+    const whole = planOf({ ...other }, docs, at(9, 30));
+    expect(whole?.lines.every((line) => line.planned)).toBe(true);
+  });
+
+  it('hold the figures of lines and of what they share', () => {
+    const evening = FAMILY_FILES.evening;
+    if (!evening) throw new Error('the demo has an evening');
+    const whole = planOf(evening.run, docs, at(9, 30));
+    if (!whole) throw new Error('planned');
+    expect(holderOf(whole, SHARED)?.has('formula-malt-buttercream/mixed')).toBe(true);
+    expect(holderOf(whole, 'pops-fresh')?.has('dough.total')).toBe(true);
+    expect(holderOf(whole, 'nowhere')).toBeNull();
   });
 });

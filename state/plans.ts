@@ -1,26 +1,38 @@
-import type { Attempted, CupcakePlan } from '../core/plan';
-import { planCupcakes } from '../core/plan/cupcakes';
+import { create } from 'zustand';
 import type { FormulaDoc, KitchenDoc, RunDoc } from '../core/exchange/documents';
 import { formulasNamed } from '../core/exchange/references';
+import type { Figure, RangeCause } from '../core/figure';
+import type { LinePlan, PlannedLine, RunPlan } from '../core/plan';
+import type { PlanFile } from '../core/plan/runPlanner';
+import type * as Planning from '../workers/planning';
+import { loadPlanning } from '../workers/loadPlanning';
 import { useNow } from './clock';
 import { formulasIn, kitchenIn, runIn, type Docs } from './documents';
 import { localNow } from './time';
-import { useDocuments } from './store';
+import { SHARED, useDocuments, useScreen } from './store';
 
-type Planned = Attempted<CupcakePlan>;
+/** The planner of all families is large: it loads beside the first screen, which can be drawn without it. */
+let planning: typeof Planning | null = null;
+export const usePlanner = create<{ readonly ready: boolean }>(() => ({ ready: false }));
+
+export async function loadPlanner(): Promise<void> {
+  planning = await loadPlanning();
+  usePlanner.setState({ ready: true });
+}
 
 interface Kept {
-  readonly kitchen: KitchenDoc;
-  readonly formulas: readonly FormulaDoc[];
-  readonly asOf: string | undefined;
-  readonly plan: readonly Planned[];
+  readonly file: PlanFile;
+  readonly plan: RunPlan;
 }
 
 const kept = new WeakMap<RunDoc, Kept>();
 
 /** A run that has begun is no longer bounded by the minutes left before it could have begun. */
 const begun = (run: RunDoc) =>
-  run.clocks.length > 0 || run.closed !== null || run.lines.some((line) => line.ticks.length > 0);
+  run.clocks.length > 0 ||
+  run.closed !== null ||
+  (run.ticks ?? []).length > 0 ||
+  run.lines.some((line) => line.ticks.length > 0);
 
 /** The formulas of those ids, and those that they are made of. */
 function used(ids: ReadonlySet<string>, all: readonly FormulaDoc[]): FormulaDoc[] {
@@ -31,41 +43,93 @@ function used(ids: ReadonlySet<string>, all: readonly FormulaDoc[]): FormulaDoc[
   return all.filter((doc) => reached.has(doc.id));
 }
 
-/** Plans a run, or hands back the plan made before from the same documents at the same minute. */
-export function planOf(run: RunDoc, docs: Docs, now: number): readonly Planned[] {
-  const kitchen = kitchenIn(docs);
+/** All that a run is planned from at a moment. */
+export function fileOf(run: RunDoc, docs: Docs, now: number): PlanFile {
+  const kitchen: KitchenDoc = kitchenIn(docs);
   const formulas = used(formulasNamed(run.lines), formulasIn(docs));
   const local = localNow(now);
   const asOf = begun(run) || run.readyAt <= local ? undefined : local;
+  return { run, formulas, kitchen, asOf };
+}
+
+const same = (a: PlanFile, b: PlanFile) =>
+  a.kitchen === b.kitchen &&
+  a.asOf === b.asOf &&
+  a.formulas.length === b.formulas.length &&
+  a.formulas.every((doc, i) => doc === b.formulas[i]);
+
+/** Plans a run, or hands back the plan made before from the same documents at the same minute; null until the planner is in. */
+export function planOf(run: RunDoc, docs: Docs, now: number): RunPlan | null {
+  if (!planning) return null;
+  const file = fileOf(run, docs, now);
   const last = kept.get(run);
-  const same =
-    last &&
-    last.kitchen === kitchen &&
-    last.asOf === asOf &&
-    last.formulas.length === formulas.length &&
-    last.formulas.every((doc, i) => doc === formulas[i]);
-  if (same) return last.plan;
-  const plan = planCupcakes({ run, formulas, kitchen, asOf });
-  kept.set(run, { kitchen, formulas, asOf, plan });
+  if (last && same(last.file, file)) return last.plan;
+  const plan = planning.planWhole(file);
+  kept.set(run, { file, plan });
   return plan;
 }
 
-export type RunView =
-  | { readonly state: 'missing' }
-  | {
-      readonly state: 'unplanned';
-      readonly run: RunDoc;
-      readonly line: Extract<Planned, { planned: false }>;
-    }
-  | { readonly state: 'planned'; readonly run: RunDoc; readonly plan: CupcakePlan };
+/** Plans a run that is only thought of: another tin, another school. Never kept. */
+export function planTried(run: RunDoc, docs: Docs, now: number): RunPlan | null {
+  return planning ? planning.planWhole(fileOf(run, docs, now)) : null;
+}
 
-/** The first line of a run as planned now. */
+/** What can be made of what is there; null until the planner is in. */
+export function useOffersFrom(): typeof Planning.offersFrom | null {
+  usePlanner((state) => state.ready);
+  return planning?.offersFrom ?? null;
+}
+
+/** The way out of a trouble, as a changed run. */
+export function rescueOf(...asked: Parameters<typeof Planning.rescue>): ReturnType<typeof Planning.rescue> {
+  if (!planning) throw new Error('invariant: a run that is open has been planned');
+  return planning.rescue(...asked);
+}
+
+/** A run as it stands open: all its lines, and the one that is looked at. */
+export interface OpenRun {
+  readonly run: RunDoc;
+  readonly whole: RunPlan;
+  readonly line: PlannedLine;
+}
+
+export type RunView =
+  { readonly state: 'missing' } | { readonly state: 'opening'; readonly run: RunDoc } | OpenView;
+type OpenView = { readonly state: 'open' } & OpenRun;
+
+/** A run as planned now, with the line that is looked at. */
 export function useRun(id: string): RunView {
   const docs = useDocuments((state) => state.docs);
+  const lineId = useScreen((state) => state.lines[id]);
   const now = useNow(60_000);
+  usePlanner((state) => state.ready);
   const run = runIn(docs, id);
   if (!run) return { state: 'missing' };
-  const [line] = planOf(run, docs, now);
-  if (!line) return { state: 'missing' };
-  return line.planned ? { state: 'planned', run, plan: line } : { state: 'unplanned', run, line };
+  const whole = planOf(run, docs, now);
+  if (!whole) return { state: 'opening', run };
+  const line = whole.lines.find((one) => one.line.id === lineId) ?? whole.lines[0];
+  return line ? { state: 'open', run, whole, line } : { state: 'missing' };
 }
+
+/** The plan of a run for a list: null until the planner is in. */
+export function usePlanOf(run: RunDoc): RunPlan | null {
+  const docs = useDocuments((state) => state.docs);
+  const now = useNow(20_000);
+  usePlanner((state) => state.ready);
+  return planOf(run, docs, now);
+}
+
+/** What figures are asked of: a line, or what the lines share. */
+export interface Holder {
+  readonly figure: (id: string) => Figure;
+  readonly has: (id: string) => boolean;
+  readonly causes: (id: string) => readonly RangeCause[];
+}
+
+export function holderOf(whole: RunPlan, lineId: string): Holder | null {
+  if (lineId === SHARED) return whole.components;
+  const line = whole.lines.find((one) => one.line.id === lineId);
+  return line?.planned ? line : null;
+}
+
+export type { LinePlan, PlannedLine, RunPlan };

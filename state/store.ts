@@ -1,10 +1,13 @@
 import { useMemo } from 'react';
 import { create } from 'zustand';
-import type { CupcakeLine, KitchenDoc, RunDoc } from '../core/exchange/documents';
+import type { KitchenDoc, Line, RunDoc } from '../core/exchange/documents';
 import type { Figure } from '../core/figure';
 import type { NumberStyle } from '../core/quantity';
 import { createDocumentStore, kitchenIn, runKey, type Change, KITCHEN_KEY } from './documents';
 import { browserStorage } from './storage';
+
+/** Under this id stands what the lines of a run share, in place of a line's. */
+export const SHARED = 'shared';
 
 /** The documents of this browser. */
 export const useDocuments = createDocumentStore(browserStorage());
@@ -27,13 +30,19 @@ export function changeRun(label: string, run: RunDoc): void {
   change(label, { [runKey(run.id)]: run });
 }
 
-export function changeLine(label: string, run: RunDoc, lineId: string, over: Partial<CupcakeLine>): void {
-  changeRun(label, {
-    ...run,
-    lines: run.lines.map((line) =>
-      line.id === lineId && line.family === 'cupcake' ? { ...line, ...over } : line,
-    ),
-  });
+/** Changes one line of a run; what is changed is a matter of the line's family, so it is handed the line. */
+export function changeLineOf(label: string, run: RunDoc, lineId: string, to: (line: Line) => Line): void {
+  changeRun(label, { ...run, lines: run.lines.map((line) => (line.id === lineId ? to(line) : line)) });
+}
+
+/** Changes what the lines of every family have. */
+export function changeLine(
+  label: string,
+  run: RunDoc,
+  lineId: string,
+  over: Partial<Pick<Line, 'count' | 'ticks' | 'stated'>>,
+): void {
+  changeLineOf(label, run, lineId, (line) => ({ ...line, ...over }));
 }
 
 export function changeKitchen(label: string, kitchen: KitchenDoc): void {
@@ -54,16 +63,19 @@ export function stateFigure(
     else next[figure.id] = value;
     return next;
   };
-  const line = run.lines.find((item) => item.id === lineId);
+  const line = lineId === SHARED ? run : run.lines.find((item) => item.id === lineId);
   if (!line) throw new Error(`invariant: no line "${lineId}" in run "${run.id}"`);
   const kitchen = kitchenIn(useDocuments.getState().docs);
   const label = value === null ? `${figure.label} as computed` : `${figure.label} as measured`;
-  const inRun = {
-    ...run,
-    lines: run.lines.map((item) => (item.id === lineId ? { ...item, stated: put(item.stated) } : item)),
-  };
+  const inRun: RunDoc =
+    lineId === SHARED
+      ? { ...run, stated: put(run.stated ?? {}) }
+      : {
+          ...run,
+          lines: run.lines.map((item) => (item.id === lineId ? { ...item, stated: put(item.stated) } : item)),
+        };
   if (always) change(label, { [KITCHEN_KEY]: { ...kitchen, stated: put(kitchen.stated) } });
-  else if (value === null && figure.id in kitchen.stated && !(figure.id in line.stated)) {
+  else if (value === null && figure.id in kitchen.stated && !(figure.id in (line.stated ?? {}))) {
     change(label, { [KITCHEN_KEY]: { ...kitchen, stated: put(kitchen.stated) } });
   } else changeRun(label, inRun);
 }
@@ -73,10 +85,15 @@ interface ScreenState {
   readonly why: { readonly runId: string; readonly lineId: string; readonly figureId: string } | null;
   readonly askWhy: (runId: string, lineId: string, figureId: string) => void;
   readonly closeWhy: () => void;
+  /** The line that is looked at, by run. */
+  readonly lines: Readonly<Record<string, string>>;
+  readonly lookAt: (runId: string, lineId: string) => void;
 }
 
 export const useScreen = create<ScreenState>((set) => ({
   why: null,
   askWhy: (runId, lineId, figureId) => set({ why: { runId, lineId, figureId } }),
   closeWhy: () => set({ why: null }),
+  lines: {},
+  lookAt: (runId, lineId) => set(({ lines }) => ({ lines: { ...lines, [runId]: lineId } })),
 }));

@@ -9,3 +9,8 @@ jest.mock('../workers/ovenModel', () => ({
       jest.requireActual<typeof BakeCurveModule>('../core/process/bakeCurve').bakeCurve(...asked),
     ),
 }));
+
+// Jest runs no dynamic imports: what loads late in a browser is there at once.
+jest.mock('../workers/loadPlanning', () => ({
+  loadPlanning: () => Promise.resolve(jest.requireActual<object>('../workers/planning')),
+}));

@@ -1,11 +1,14 @@
 import { useId } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, ClipPath, Defs, G, Line, Path, Text as SvgText } from 'react-native-svg';
-import type { CupcakeCut, CutPoint } from '../core/piece';
+import { boundsOf, type CupcakeCut, type CutPoint, type Patch } from '../core/piece';
+import { materialColor } from './section';
 import { FONT, useTokens } from './theme';
 
 interface CutProps {
   readonly cut: CupcakeCut;
+  /** What stands in and on the cake: core, frosting. */
+  readonly patches?: readonly Patch[];
   readonly width: number;
   readonly height: number;
   /** Leave out scale and words: for a small picture in a list. */
@@ -35,10 +38,16 @@ const HOLES = Array.from({ length: 90 }, (_, i) => ({
 }));
 
 /** A cupcake cut through, to scale: well, liner, crumb, and the line that the batter was filled to. */
-export function CutDrawing({ cut, width, height, bare = false, pxPerMm, label }: CutProps) {
-  const { ink, inkSoft, material, carnelian } = useTokens();
+export function CutDrawing({ cut, patches = [], width, height, bare = false, pxPerMm, label }: CutProps) {
+  const tokens = useTokens();
+  const { ink, inkSoft, material, carnelian } = tokens;
   const { well } = cut;
-  const top = Math.max(well.depthMm, ...cut.cake.map(({ y }) => y), cut.batterMm);
+  const top = Math.max(
+    well.depthMm,
+    ...cut.cake.map(({ y }) => y),
+    cut.batterMm,
+    patches.length > 0 ? boundsOf(patches).top : 0,
+  );
   const half = Math.max(well.topMm / 2 + 7, ...cut.cake.map(({ x }) => x));
   const margin = bare ? 2 : 12;
   const side = bare ? 0 : 84;
@@ -104,6 +113,15 @@ export function CutDrawing({ cut, width, height, bare = false, pxPerMm, label }:
             />
           ))}
         </G>
+        {patches.map((patch, i) => (
+          <Path
+            key={i}
+            d={`M${patch.points.map((point) => `${x(point.x).toFixed(2)},${y(point.y).toFixed(2)}`).join('L')}Z`}
+            fill={materialColor(tokens, patch.material)}
+            stroke={material.crust}
+            strokeWidth={1}
+          />
+        ))}
         <Path
           d={wall(0.3)}
           fill="none"

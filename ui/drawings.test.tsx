@@ -1,7 +1,6 @@
 import { cleanup, render, screen } from '@testing-library/react';
 import { PaperProvider } from 'react-native-paper';
-import type { CupcakePlan } from '../core/plan';
-import { planCupcakes } from '../core/plan/cupcakes';
+import { planRun, type CupcakePlan } from '../core/plan';
 import { cupcakeCut } from '../core/piece';
 import { newCupcakeLine, type CupcakeLine } from '../core/exchange/documents';
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../demo';
@@ -22,12 +21,12 @@ function plan(over: Partial<CupcakeLine> = {}): CupcakePlan {
     ovenId: 'oven-main',
     ...over,
   });
-  const [planned] = planCupcakes({
+  const [planned] = planRun({
     run: { ...run, lines: [line] },
     formulas: [...DEMO_FORMULAS],
     kitchen: DEMO_KITCHEN,
   });
-  if (!planned?.planned) throw new Error('the demo can be planned');
+  if (!planned?.planned || planned.family !== 'cupcake') throw new Error('the demo can be planned');
   return planned;
 }
 

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import type { CupcakePlan, Stratum } from '../core/plan';
+import type { LinePlan, Stratum } from '../core/plan';
 import { show, join } from '../core/quantity';
 import { useNumberStyle, useScreen } from '../state/store';
 import { Icon } from './icons';
@@ -19,8 +19,8 @@ const colorOf = (tokens: Tokens, { material }: Stratum): string =>
     loss: tokens.material.loss,
     left: tokens.material.left,
     dough: tokens.material.crumb,
-    coat: tokens.material.crust,
-    topping: tokens.material.ingredient,
+    coat: tokens.material.coat,
+    topping: tokens.material.binder,
   })[material];
 
 /** Grams lost or set aside before the band of that place in the chain. */
@@ -35,13 +35,14 @@ function gone(strata: readonly Stratum[], at: number): number {
  * The chain of grams as bands, in the order of the work. Each band's coloured bar is as long as its mass against what
  * was mixed; losses and leftovers are hatched by an edge and named.
  */
-export function Strata({ plan, runId }: { readonly plan: CupcakePlan; readonly runId: string }) {
+export function Strata({ plan, runId }: { readonly plan: LinePlan; readonly runId: string }) {
   const tokens = useTokens();
   const style = useNumberStyle();
   const askWhy = useScreen((state) => state.askWhy);
-  const full = plan.strata[0]?.massG ?? 1;
+  // Coats and fillings may outweigh what was mixed first.
+  const full = Math.max(...plan.strata.map(({ massG }) => massG), 1);
   return (
-    <View role="list" aria-label="Grams, from bowl to cakes" style={{ borderRadius: 14, overflow: 'hidden' }}>
+    <View role="list" aria-label="Grams, from bowl to piece" style={{ borderRadius: 14, overflow: 'hidden' }}>
       {plan.strata.map((band, i) => {
         const share = Math.min(band.massG / full, 1);
         const side = band.material === 'loss' || band.material === 'left';

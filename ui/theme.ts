@@ -26,6 +26,12 @@ export interface Tokens {
     readonly left: string;
     readonly liner: string;
     readonly tin: string;
+    readonly coat: string;
+    readonly frosting: string;
+    readonly filling: string;
+    readonly layer: string;
+    readonly stick: string;
+    readonly binder: string;
   };
 }
 
@@ -53,6 +59,12 @@ export const LIGHT: Tokens = {
     left: '#C3CFA9',
     liner: '#FFFFFF',
     tin: '#A79C90',
+    coat: '#8A5A3C',
+    frosting: '#F5E3DC',
+    filling: '#C9716B',
+    layer: '#B98A3E',
+    stick: '#C8B79E',
+    binder: '#E7CFB4',
   },
 };
 
@@ -80,6 +92,12 @@ export const DARK: Tokens = {
     left: '#55633C',
     liner: '#D8CCBC',
     tin: '#7D746A',
+    coat: '#7A4B30',
+    frosting: '#D9C3B8',
+    filling: '#A8524D',
+    layer: '#8A6426',
+    stick: '#8F8270',
+    binder: '#8C6F55',
   },
 };
 

@@ -1,11 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Basis, Figure } from '../core/figure';
-import type { CupcakePlan } from '../core/plan';
 import { whyText } from '../core/plan/whyText';
 import type { RunDoc } from '../core/exchange/documents';
 import { fromShown, join, show, toShown, typedUnit } from '../core/quantity';
-import { useRun } from '../state/plans';
+import { holderOf, useRun, type Holder } from '../state/plans';
 import { stateFigure, useNumberStyle, useScreen } from '../state/store';
 import { MainAction, QuietAction } from './actions';
 import { BigNumber, Whisker, useRangeText } from './figure';
@@ -44,11 +43,11 @@ function OpenWhy({
 }) {
   const view = useRun(runId);
   const close = useScreen((state) => state.closeWhy);
-  const plan = view.state === 'planned' ? view.plan : null;
-  const figure = plan?.figures.find((item) => item.id === figureId);
+  const plan = view.state === 'open' ? holderOf(view.whole, lineId) : null;
+  const figure = plan?.has(figureId) ? plan.figure(figureId) : null;
   return (
     <Sheet title={figure?.label ?? 'Why'} visible onClose={close}>
-      {view.state === 'planned' && plan && figure ? (
+      {view.state === 'open' && plan && figure ? (
         <WhyBody run={view.run} lineId={lineId} plan={plan} figure={figure} />
       ) : (
         <Body>This figure is no longer part of the plan.</Body>
@@ -65,7 +64,7 @@ function WhyBody({
 }: {
   readonly run: RunDoc;
   readonly lineId: string;
-  readonly plan: CupcakePlan;
+  readonly plan: Holder;
   readonly figure: Figure;
 }) {
   const style = useNumberStyle();

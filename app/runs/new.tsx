@@ -2,6 +2,6 @@ import { useLocalSearchParams } from 'expo-router';
 import { NewRunScreen } from '../../screens/runs/NewRunScreen';
 
 export default function NewRun() {
-  const { formula } = useLocalSearchParams<{ formula?: string }>();
-  return <NewRunScreen key={formula ?? ''} formula={formula} />;
+  const { formula, piece } = useLocalSearchParams<{ formula?: string; piece?: string }>();
+  return <NewRunScreen key={`${piece ?? ''} ${formula ?? ''}`} formula={formula} piece={piece} />;
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { MAX_PIECES, id, localTime, name } from './fields';
+import { MAX_PIECES, id, localTime, name, statedValues } from './fields';
 import { formulaSchema, type FormulaDoc } from './formulaDoc';
 import { kitchenSchema, type KitchenDoc } from './kitchenDoc';
 import { lineSchema } from './lines';
@@ -21,7 +21,9 @@ export type {
   MugDoc,
   OvenDoc,
   Prefs,
+  ScoopDoc,
   SheetDoc,
+  StoredDoc,
   TinDoc,
   VesselDoc,
 } from './kitchenDoc';
@@ -102,6 +104,10 @@ export const runSchema = z.looseObject({
   clocks: z.array(clockSchema).max(1000).default([]),
   closed: closedSchema.nullable().default(null),
   events: z.array(eventSchema).max(1000).optional(),
+  /** Figure id → what was weighed of the bowls that lines share: fillings, frostings, coats. */
+  stated: statedValues.optional(),
+  /** Keys of what is already weighed out, brought or warmed for the run as a whole. */
+  ticks: z.array(z.string().max(200)).max(2000).optional(),
 });
 export type RunDoc = z.infer<typeof runSchema>;
 

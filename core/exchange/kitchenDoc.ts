@@ -81,6 +81,24 @@ export const vesselSchema = z.looseObject({
 });
 export type VesselDoc = z.infer<typeof vesselSchema>;
 
+/** Something in the store cupboard: what is left, and how it is bought. */
+export const storedSchema = z.looseObject({
+  id,
+  name,
+  /** g, or pieces for what is counted. */
+  left: z.number().min(0, 'At least 0.').max(1_000_000, 'At most a tonne.'),
+  by: z.enum(['g', 'pieces']),
+  /** What a packet holds, g or pieces; null where it is bought loose. */
+  packet: z.number().min(0.1, 'At least 0.1.').max(100_000, 'At most 100 kg.').nullable(),
+  /** What a packet costs, in whatever money the person reckons; null where nobody says. */
+  price: z.number().min(0, 'At least 0.').max(100_000, 'At most 100000.').nullable(),
+});
+export type StoredDoc = z.infer<typeof storedSchema>;
+
+/** A scoop by its number: so many level ones to a US quart. */
+export const scoopSchema = z.looseObject({ id, name, number: wholeNumber('a quart', 8, 120) });
+export type ScoopDoc = z.infer<typeof scoopSchema>;
+
 export const ovenSchema = z.looseObject({
   id,
   name,
@@ -112,6 +130,16 @@ export const kitchenSchema = z.looseObject({
   mugs: z.array(mugSchema).max(30).optional(),
   microwaves: z.array(microwaveSchema).max(6).optional(),
   vessels: z.array(vesselSchema).max(30).optional(),
+  scoops: z.array(scoopSchema).max(30).optional(),
+  /** The store cupboard. */
+  store: z.array(storedSchema).max(400).optional(),
+  /** Pieces that lie in the fridge and the freezer at once, in trays; left out where nobody has counted. */
+  fridgeTrays: wholeNumber('trays', 0, 40).optional(),
+  freezerTrays: wholeNumber('trays', 0, 40).optional(),
+  /** Lollipop sticks in stock. */
+  sticks: wholeNumber('sticks', 0, 100_000).optional(),
+  /** Paper cases in stock. */
+  liners: wholeNumber('cases', 0, 100_000).optional(),
   /** Personal measures: the word a person uses → grams of one, weighed once. */
   ownMeasures: z.record(z.string().max(40), grams(0.1, 5000)).optional(),
   /** Metres above the sea. */

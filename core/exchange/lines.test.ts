@@ -1,6 +1,6 @@
 import { CAKESICLES, CUBES, MINIS, MUGS, POPS } from '../../demo/families';
 import { FAMILY_FORMULAS } from '../../demo/familyFormulas';
-import { FAMILY_KITCHEN } from '../../demo/familyKitchen';
+import { DEMO_KITCHEN } from '../../demo/kitchen';
 import { kitchenSchema, lineSchema, type FormulaDoc, type Line } from './documents';
 import { readWith } from './read';
 import { cycleFrom, formulasNamed, kitchenHolds, referencesOf } from './references';
@@ -48,15 +48,15 @@ describe('lines of every family', () => {
 
 describe('kitchens', () => {
   const faults = (over: object) => {
-    const read = readWith(kitchenSchema, { ...FAMILY_KITCHEN, ...over });
+    const read = readWith(kitchenSchema, { ...DEMO_KITCHEN, ...over });
     return read.ok ? [] : read.faults.map(({ field, fault }) => `${field}: ${fault}`);
   };
-  const [mould] = FAMILY_KITCHEN.moulds ?? [];
+  const [mould] = DEMO_KITCHEN.moulds ?? [];
   it('holds tins, sheets, moulds, mugs, microwaves and vessels by their ids', () => {
     expect(faults({})).toEqual([]);
-    const held = kitchenHolds(FAMILY_KITCHEN);
+    const held = kitchenHolds(DEMO_KITCHEN);
     for (const things of Object.values(held)) expect(things.length).toBeGreaterThan(0);
-    expect(kitchenHolds({ ...FAMILY_KITCHEN, sheets: undefined }).sheet).toEqual([]);
+    expect(kitchenHolds({ ...DEMO_KITCHEN, sheets: undefined }).sheet).toEqual([]);
   });
   it.each<[string, object, RegExp]>([
     ['a mould wider than long', { moulds: [{ ...mould, lengthMm: 20, widthMm: 39 }] }, /longer side/],

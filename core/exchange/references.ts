@@ -134,3 +134,37 @@ export function cycleFrom(formula: FormulaDoc, all: readonly FormulaDoc[]): stri
   };
   return walk(formula, []);
 }
+
+/** The formula whose bowl bears the id `batter.mixed` in a line's plan. */
+export function plainFormulaId(line: Line): string | null {
+  if (line.family === 'pop' || line.family === 'cakesicle') {
+    for (const part of line.crumb)
+      if (part.from === 'bake' || part.from === 'microwave') return part.formulaId;
+    return null;
+  }
+  return line.formulaId;
+}
+
+/** What a line is filled with, topped with and dipped in; null for what it has none of. */
+export function finishing(line: Line): {
+  readonly filling: FillingChoice | null;
+  readonly frosting: FrostingChoice | null;
+  readonly coat: CoatChoice | null;
+} {
+  const none = { filling: null, frosting: null, coat: null };
+  switch (line.family) {
+    case 'cupcake':
+    case 'mug':
+      return { ...none, filling: line.filling ?? null, frosting: line.frosting ?? null };
+    case 'mini':
+      return {
+        filling: line.filling ?? null,
+        frosting: line.frosting ?? null,
+        coat: line.coat ?? null,
+      };
+    case 'pop':
+      return { ...none, coat: line.coat };
+    case 'cakesicle':
+      return none;
+  }
+}

@@ -2,3 +2,14 @@ export { cakeAboveRimMm, cupcakeCut } from './cupcakeCut';
 export type { CupcakeCut, CutPoint } from './cupcakeCut';
 export { barVolumeMl, bowlVolumeMl, diameterAtMm, heightForVolumeMm, wellVolumeMl } from './well';
 export type { Well } from './well';
+export {
+  ballSection,
+  boundsOf,
+  cubeSection,
+  fingerSection,
+  mouldedSection,
+  mugSection,
+  onCake,
+  pairSection,
+} from './section';
+export type { CavityCut, Mark, Material, Patch, Section } from './section';

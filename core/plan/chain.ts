@@ -119,6 +119,8 @@ export interface ChainPlan {
   readonly formula: FormulaDoc | null;
   readonly figures: readonly Figure[];
   readonly figure: (id: string) => Figure;
+  /** Whether the plan came to a figure of that id. */
+  readonly has: (id: string) => boolean;
   /** What widens the range of a figure most. */
   readonly causes: (id: string) => readonly RangeCause[];
   /** The sums behind the figures, for laying them out elsewhere. */

@@ -10,6 +10,7 @@ export interface ComponentsPlan {
   readonly batches: readonly Batch[];
   readonly figures: readonly Figure[];
   readonly figure: (id: string) => Figure;
+  readonly has: (id: string) => boolean;
   readonly causes: (id: string) => readonly RangeCause[];
   readonly sums: () => readonly DeriveSpec[];
 }
@@ -47,7 +48,7 @@ export function planComponents(run: RunContext, plans: readonly ChainPlan[]): Co
     }
   }
   if (demands.length === 0) return null;
-  const ledger = new Figures(run.kitchen.stated);
+  const ledger = new Figures({ ...run.kitchen.stated, ...run.stated });
   const batches: Batch[] = [];
   const open = new Set(demands.map(({ formulaId }) => formulaId));
   while (open.size > 0) {
@@ -69,6 +70,7 @@ export function planComponents(run: RunContext, plans: readonly ChainPlan[]): Co
     batches,
     figures: ledger.figures(),
     figure: (id) => ledger.figure(id),
+    has: (id) => ledger.has(id),
     causes: (id) => ledger.causes(id),
     sums: () => ledger.sums(),
   };

@@ -20,6 +20,5 @@ export { readOnce } from './lookup';
 export type { PlanFault } from './lookup';
 export { planRun, planWhole } from './plan';
 export type { LinePlan, PlannedLine, RunPlan } from './plan';
-export { plainFormulaId } from './runPlanner';
 export type { Attempted, Unplanned } from './runPlanner';
 export type { Offer, Remainder } from './remainder';

@@ -62,6 +62,8 @@ interface Kinds {
 export interface RunContext {
   readonly kitchen: KitchenDoc;
   readonly formulas: readonly FormulaDoc[];
+  /** What was weighed of the bowls that lines share. */
+  readonly stated: Readonly<Record<string, number>>;
   /** Local time for which minutes left are counted, and when the run must be ready; minutes since the epoch, local. */
   readonly asOfMin: number | null;
   readonly readyMin: number;
@@ -81,6 +83,7 @@ export function runContext({
   return {
     kitchen,
     formulas,
+    stated: run.stated ?? {},
     asOfMin: asOf ? minutesOf(asOf) : null,
     readyMin: minutesOf(run.readyAt),
     thing: <K extends keyof Kinds>(kind: K, id: string) => {

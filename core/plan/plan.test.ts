@@ -7,8 +7,7 @@ import {
   type RunDoc,
 } from '../exchange/documents';
 import { hasRange } from '../figure';
-import type { CupcakePlan } from '.';
-import { planCupcakes } from './cupcakes';
+import { planRun, type CupcakePlan } from '.';
 import { whyText } from './whyText';
 
 const kitchen = (over: Partial<KitchenDoc> = {}): KitchenDoc => ({
@@ -80,13 +79,14 @@ function planOne(
   k: Partial<KitchenDoc> = {},
   asOf?: string,
 ): CupcakePlan {
-  const [planned] = planCupcakes({
+  const [planned] = planRun({
     run: run(cupcakes(line)),
     formulas: [formula(f)],
     kitchen: kitchen(k),
     asOf,
   });
   if (!planned?.planned) throw new Error(planned?.fault.fault);
+  if (planned.family !== 'cupcake') throw new Error('a cupcake');
   return planned;
 }
 
@@ -240,13 +240,13 @@ describe('limits', () => {
 
 describe('what cannot be planned says so', () => {
   it('names a missing tin and an unreadable formula', () => {
-    const gone = planCupcakes({
+    const gone = planRun({
       run: run(cupcakes({ tinId: 'x' })),
       formulas: [formula()],
       kitchen: kitchen(),
     });
     expect(gone[0]).toMatchObject({ planned: false, fault: { field: 'tin' } });
-    const empty = planCupcakes({
+    const empty = planRun({
       run: run(cupcakes()),
       formulas: [formula({ text: '' })],
       kitchen: kitchen(),

@@ -1,5 +1,5 @@
 import type { FormulaDoc, Line, RunFile } from '../exchange/documents';
-import { referencesOf } from '../exchange/references';
+import { plainFormulaId, referencesOf } from '../exchange/references';
 import { OutOfBounds, type Sampling } from '../figure';
 import { showText } from '../quantity';
 import type { ChainPlan } from './chain';
@@ -116,14 +116,4 @@ function withSharedPins(lines: readonly Line[]): readonly Line[] {
     const pin = pins.get(plainFormulaId(line) ?? '');
     return pin === undefined ? line : { ...line, stated: { ...line.stated, 'batter.mixed': pin } };
   });
-}
-
-/** The formula whose bowl bears the id `batter.mixed` in a line's plan. */
-export function plainFormulaId(line: Line): string | null {
-  if (line.family === 'pop' || line.family === 'cakesicle') {
-    for (const part of line.crumb)
-      if (part.from === 'bake' || part.from === 'microwave') return part.formulaId;
-    return null;
-  }
-  return line.formulaId;
 }

@@ -1,7 +1,6 @@
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../../demo';
 import { newCupcakeLine, type CupcakeLine, type KitchenDoc, type RunDoc } from '../exchange/documents';
-import type { CupcakePlan } from '.';
-import { planCupcakes } from './cupcakes';
+import { planRun, type CupcakePlan } from '.';
 import { finishOf } from './finish';
 import { weighOut } from './weighOut';
 
@@ -16,12 +15,12 @@ function plan(over: Partial<CupcakeLine> = {}, kitchen: Partial<KitchenDoc> = {}
     ovenId: 'oven-main',
     ...over,
   });
-  const [planned] = planCupcakes({
+  const [planned] = planRun({
     run: { ...RUN, lines: [line] },
     formulas: [...DEMO_FORMULAS],
     kitchen: { ...DEMO_KITCHEN, ...kitchen },
   });
-  if (!planned?.planned) throw new Error('the demo can be planned');
+  if (!planned?.planned || planned.family !== 'cupcake') throw new Error('the demo can be planned');
   return planned;
 }
 

@@ -5,7 +5,7 @@ import type { RunDoc } from '../../core/exchange/documents';
 import { inStyle } from '../../core/quantity';
 import { useNow } from '../../state/clock';
 import { runsIn } from '../../state/documents';
-import { planOf } from '../../state/plans';
+import { planOf, usePlanner } from '../../state/plans';
 import { useDocuments, useNumberStyle } from '../../state/store';
 import { MainAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -25,8 +25,9 @@ export function BenchScreen() {
   const running = runs
     .flatMap((run) => run.clocks.filter((clock) => clock.endedAt === null).map((clock) => ({ run, clock })))
     .sort((a, b) => nextLookAt(a.clock) - nextLookAt(b.clock));
-  const testsFor = (run: RunDoc): string[] => {
-    const line = planOf(run, docs, now).find((one) => one.planned);
+  usePlanner((state) => state.ready);
+  const testsFor = (run: RunDoc, lineId: string): string[] => {
+    const line = planOf(run, docs, now)?.lines.find((one) => one.line.id === lineId);
     return line?.planned ? line.tests.map((test) => inStyle(test, style)) : [];
   };
   const next = running[0]?.run ?? runs.find((run) => !run.closed);
@@ -47,7 +48,7 @@ export function BenchScreen() {
           key={clock.id}
           run={run}
           clock={clock}
-          tests={testsFor(run)}
+          tests={testsFor(run, clock.lineId)}
           title={`${run.name}: load ${clock.load}, ${clock.pieces} pieces`}
         />
       ))}

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { METHODS } from '../../core/process/batter.table';
 import { showText } from '../../core/quantity';
-import { readOnce } from '../../core/plan/cupcakes';
+import { readOnce } from '../../core/plan/lookup';
 import { formulasIn } from '../../state/documents';
 import { useDocuments, useNumberStyle } from '../../state/store';
 import { MainAction } from '../../ui/actions';

@@ -4,10 +4,11 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { startClock } from '../../core/bench';
 import type { RunDoc } from '../../core/exchange/documents';
-import type { CupcakePlan } from '../../core/plan';
-import { inStyle, showText } from '../../core/quantity';
+import type { LinePlan } from '../../core/plan';
+import { inStyle, showText, type NumberStyle } from '../../core/quantity';
 import { newId } from '../../state/ids';
-import { changeRun, useNumberStyle } from '../../state/store';
+import type { OpenRun } from '../../state/plans';
+import { changeRun, useNumberStyle, useScreen } from '../../state/store';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { CautionLine } from '../../ui/notice';
@@ -17,7 +18,7 @@ import { FigureView } from '../../ui/figure';
 import { CloseSheet } from './CloseSheet';
 import { CoreCurve } from './CoreCurve';
 import { LoadClock } from './LoadClock';
-import { RunFrame } from './RunFrame';
+import { LineFault, RunFrame } from './RunFrame';
 
 /** Loads going in and coming out, each with its clock. */
 export function BakeScreen({ id }: { readonly id: string }) {
@@ -27,68 +28,95 @@ export function BakeScreen({ id }: { readonly id: string }) {
     <RunFrame
       id={id}
       stage="bake"
-      foot={(run, plan) => <Foot run={run} plan={plan} onClose={() => setClosing(true)} />}
+      ofLine
+      foot={(open) => <Foot open={open} onClose={() => setClosing(true)} />}
     >
-      {(run, plan) => (
+      {({ run, whole, line }) => (
         <>
-          <Loads run={run} plan={plan} />
-          <CloseSheet run={run} plan={plan} visible={closing} onClose={() => setClosing(false)} />
+          {line.planned ? <Loads run={run} plan={line} /> : <LineFault line={line} />}
+          <CloseSheet run={run} whole={whole} visible={closing} onClose={() => setClosing(false)} />
         </>
       )}
     </RunFrame>
   );
 }
 
-const startedIn = (run: RunDoc, load: number) => run.clocks.find((clock) => clock.load === load);
+const startedIn = (run: RunDoc, { line }: LinePlan, load: number) =>
+  run.clocks.find((clock) => clock.load === load && clock.lineId === line.id);
+
+/** The figures of a load's clock: of the oven or of the microwave. */
+const TIMES = {
+  oven: { time: 'bake.time', look: 'bake.firstLook' },
+  microwave: { time: 'micro.time', look: 'micro.firstLook' },
+} as const;
+const timesOf = (plan: LinePlan) => (plan.has('bake.time') ? TIMES.oven : TIMES.microwave);
+
+/** Loads that have a clock: rounds of a mould are set by the cold, not by a clock of these. */
+const loadsOf = (plan: LinePlan): readonly number[] =>
+  plan.family === 'cakesicle'
+    ? []
+    : plan.has('sheet.count') && plan.family !== 'mini'
+      ? sheetLoads(plan)
+      : plan.loads.sizes;
+
+const sheetLoads = (plan: LinePlan): number[] => [plan.figure('sheet.count').value];
 
 /** Cocoa, treacle and the like hide the colour that pale batters are judged by. */
-function putIn(run: RunDoc, plan: CupcakePlan, load: number): void {
-  const time = plan.figure('bake.time');
+function putIn(run: RunDoc, plan: LinePlan, load: number): void {
+  const ids = timesOf(plan);
+  const time = plan.figure(ids.time);
   const clock = startClock(
     newId('clock'),
     plan.line.id,
     load,
-    plan.loads.sizes[load - 1] ?? 1,
-    { firstLookS: plan.figure('bake.firstLook').value, expectedS: time.value, latestS: time.high },
+    loadsOf(plan)[load - 1] ?? 1,
+    { firstLookS: plan.figure(ids.look).value, expectedS: time.value, latestS: time.high },
     Date.now(),
   );
   changeRun(`Load ${load} in`, { ...run, clocks: [...run.clocks, clock] });
 }
 
-function Foot({
-  run,
-  plan,
-  onClose,
-}: {
-  readonly run: RunDoc;
-  readonly plan: CupcakePlan;
-  readonly onClose: () => void;
-}) {
+function Foot({ open, onClose }: { readonly open: OpenRun; readonly onClose: () => void }) {
   const router = useRouter();
+  const { run, whole, line } = open;
   if (run.closed) return <MainAction title="To the logbook" onPress={() => router.navigate('/logbook')} />;
-  const next = plan.loads.sizes.findIndex((_, i) => !startedIn(run, i + 1)) + 1;
+  const plan = line.planned ? line : null;
+  const next = plan ? loadsOf(plan).findIndex((_, i) => !startedIn(run, plan, i + 1)) + 1 : 0;
   const baking = run.clocks.some((clock) => clock.endedAt === null);
-  if (next > 0 && !baking) {
+  if (plan && next > 0 && !baking) {
     return (
       <MainAction title={`Load ${next} in: start its clock`} large onPress={() => putIn(run, plan, next)} />
     );
   }
-  if (next > 0)
+  if (plan && next > 0)
     return <QuietAction title={`Load ${next} in as well`} large onPress={() => putIn(run, plan, next)} />;
   if (baking) return null;
+  const waiting = whole.lines.find(
+    (one) => one.planned && loadsOf(one).some((_, i) => !startedIn(run, one, i + 1)),
+  );
+  if (waiting && waiting.line.id !== line.line.id) {
+    return (
+      <QuietAction
+        title="To the next line"
+        large
+        onPress={() => useScreen.getState().lookAt(run.id, waiting.line.id)}
+      />
+    );
+  }
   return <MainAction title="Close the run" large onPress={onClose} />;
 }
 
-function Loads({ run, plan }: { readonly run: RunDoc; readonly plan: CupcakePlan }) {
+function Loads({ run, plan }: { readonly run: RunDoc; readonly plan: LinePlan }) {
   const style = useNumberStyle();
-  const { sizes } = plan.loads;
+  const sizes = loadsOf(plan);
+  const ids = timesOf(plan);
   const tests = plan.tests.map((test) => inStyle(test, style));
-  const running = [...run.clocks].sort(
-    (a, b) => Number(a.endedAt !== null) - Number(b.endedAt !== null) || a.load - b.load,
-  );
+  const running = run.clocks
+    .filter(({ lineId }) => lineId === plan.line.id)
+    .sort((a, b) => Number(a.endedAt !== null) - Number(b.endedAt !== null) || a.load - b.load);
   const waiting = sizes
     .map((pieces, i) => ({ pieces, load: i + 1 }))
-    .filter(({ load }) => !startedIn(run, load));
+    .filter(({ load }) => !startedIn(run, plan, load));
   const of = { runId: run.id, lineId: plan.line.id };
   return (
     <>
@@ -108,22 +136,27 @@ function Loads({ run, plan }: { readonly run: RunDoc; readonly plan: CupcakePlan
         <Card title={run.clocks.length === 0 ? 'Fill and bake' : 'Still to go in'}>
           {run.clocks.length === 0 ? (
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4) }}>
-              <FigureView {...of} figure={plan.figure('portion.mass')} label="Into each well" />
-              <FigureView {...of} figure={plan.figure('oven.setting')} label="Oven at" />
-              <FigureView {...of} figure={plan.figure('bake.time')} label="Baking time" />
+              {['portion.mass', 'sheet.mass', 'oven.setting', ids.time, 'micro.stand']
+                .filter(
+                  (figureId) =>
+                    plan.has(figureId) && !(figureId === 'portion.mass' && plan.has('dough.total')),
+                )
+                .map((figureId) => (
+                  <FigureView key={figureId} {...of} figure={plan.figure(figureId)} />
+                ))}
             </View>
           ) : null}
           {waiting.map(({ load, pieces }) => (
             <View key={load} style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
               <Strong>{`Load ${load}`}</Strong>
-              <Body>{`${pieces} wells of ${showText(plan.figure('portion.mass').value, 'g', style)}`}</Body>
+              <Body>{loadWords(plan, pieces, style)}</Body>
             </View>
           ))}
-          <Small>Tap each tin level once it is filled. The clock starts when the door shuts.</Small>
+          <Small>Level each as it is filled. The clock starts when the door shuts.</Small>
         </Card>
       ) : null}
-      {sizes.length > 0 && !run.closed ? <CoreCurve plan={plan} /> : null}
-      {sizes.length === 0 ? <Body>No batter for a single piece. Look at the sums.</Body> : null}
+      {sizes.length > 0 && !run.closed && 'oven' in plan ? <CoreCurve plan={plan} /> : null}
+      {sizes.length === 0 ? <NoBaking plan={plan} /> : null}
       {plan.cautions
         .filter((caution) => caution.place === 'bake' || caution.place === 'cool')
         .map((caution) => (
@@ -131,4 +164,26 @@ function Loads({ run, plan }: { readonly run: RunDoc; readonly plan: CupcakePlan
         ))}
     </>
   );
+}
+
+/** "18 wells of 55 g", "1 sheet of 1150 g", "3 mugs of 120 g". */
+function loadWords(plan: LinePlan, pieces: number, style: NumberStyle): string {
+  const [what, id] = plan.has('sheet.mass')
+    ? ['sheet', 'sheet.mass']
+    : plan.family === 'mug'
+      ? ['mug', 'portion.mass']
+      : ['well', 'portion.mass'];
+  const n = plan.has('sheet.count') ? plan.figure('sheet.count').value : pieces;
+  return `${n} ${n === 1 ? what : `${what}s`} of ${showText(plan.figure(id ?? '').value, 'g', style)}`;
+}
+
+/** A line with nothing in an oven: its hours stand in the day. */
+function NoBaking({ plan }: { readonly plan: LinePlan }) {
+  const words =
+    plan.figure('count.made').value === 0
+      ? 'There is not enough for a single piece. Look at the sums.'
+      : plan.has('micro.time')
+        ? 'Its cake comes from the microwave, one bowl after another. The sums say how long.'
+        : 'Nothing of this line goes into the oven by load. The day in its sums says what sets when.';
+  return <Body>{words}</Body>;
 }

@@ -3,8 +3,9 @@ import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
 import { closedSchema, type Closed, type RunDoc } from '../../core/exchange/documents';
 import { readWith } from '../../core/exchange/read';
-import type { FinishKind, CupcakePlan } from '../../core/plan';
+import type { FinishKind } from '../../core/plan';
 import { readNumberField } from '../../core/quantity';
+import type { RunPlan } from '../../state/plans';
 import { changeRun } from '../../state/store';
 import { Chip, Chips, MainAction } from '../../ui/actions';
 import { FieldFault } from '../../ui/fieldFault';
@@ -21,7 +22,7 @@ export const FINISH_WORDS: Readonly<Record<FinishKind, string>> = {
 
 interface CloseProps {
   readonly run: RunDoc;
-  readonly plan: CupcakePlan;
+  readonly whole: RunPlan;
   readonly visible: boolean;
   readonly onClose: () => void;
 }
@@ -35,10 +36,17 @@ export function CloseSheet(props: CloseProps) {
   );
 }
 
-function CloseForm({ run, plan, onClose }: CloseProps) {
+function CloseForm({ run, whole, onClose }: CloseProps) {
   const router = useRouter();
-  const [made, setMade] = useState(String(run.clocks.reduce((sum, clock) => sum + clock.pieces, 0)));
-  const [finish, setFinish] = useState<Closed['finish']>(plan.finish.kind);
+  const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
+  // Where pieces bake in wells, their clocks have counted them; else the plan did.
+  const counted = run.clocks.reduce((sum, clock) => sum + clock.pieces, 0);
+  const wells = plans.length > 0 && plans.every((plan) => plan.has('tin.wells') && !plan.has('wells.made'));
+  const made0 = wells ? counted : plans.reduce((sum, plan) => sum + plan.figure('count.made').value, 0);
+  const finished = plans.find((plan) => 'finish' in plan);
+  const said = finished && 'finish' in finished ? finished.finish : null;
+  const [made, setMade] = useState(String(made0));
+  const [finish, setFinish] = useState<Closed['finish']>(said?.kind ?? 'gentle');
   const [note, setNote] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const close = () => {
@@ -75,17 +83,21 @@ function CloseForm({ run, plan, onClose }: CloseProps) {
         error={fault !== null}
       />
       <FieldFault words={fault} />
-      <Small>{`How they ended. The plan said ${plan.finish.name}.`}</Small>
-      <Chips label="How they ended">
-        {(Object.keys(FINISH_WORDS) as FinishKind[]).map((kind) => (
-          <Chip
-            key={kind}
-            title={FINISH_WORDS[kind]}
-            selected={kind === finish}
-            onPress={() => setFinish(kind)}
-          />
-        ))}
-      </Chips>
+      {said ? (
+        <>
+          <Small>{`How they ended. The plan said ${said.name}.`}</Small>
+          <Chips label="How they ended">
+            {(Object.keys(FINISH_WORDS) as FinishKind[]).map((kind) => (
+              <Chip
+                key={kind}
+                title={FINISH_WORDS[kind]}
+                selected={kind === finish}
+                onPress={() => setFinish(kind)}
+              />
+            ))}
+          </Chips>
+        </>
+      ) : null}
       <TextInput
         mode="outlined"
         label="Anything to remember"

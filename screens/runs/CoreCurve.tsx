@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import Svg, { Line, Path } from 'react-native-svg';
-import type { CupcakePlan } from '../../core/plan';
+import type { LinePlan, WellsPlan } from '../../core/plan';
 import { passesAtS, type BakeCurve } from '../../core/process/bakeCurve';
 import { formatDuration, join, showText } from '../../core/quantity';
 import { useBakeCurve } from '../../state/bakeCurve';
@@ -17,7 +17,7 @@ const TOP_C = 105;
 const SETS_C = 65;
 
 /** How the coldest place of a piece warms in the oven, as the baking model has it. */
-export function CoreCurve({ plan }: { readonly plan: CupcakePlan }) {
+export function CoreCurve({ plan }: { readonly plan: LinePlan & Pick<WellsPlan, 'oven'> }) {
   const curve = useBakeCurve(plan.oven);
   const style = useNumberStyle();
   if (!curve) return null;

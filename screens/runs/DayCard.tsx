@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import type { CupcakePlan, TimedStep } from '../../core/plan';
+import type { LinePlan, TimedStep } from '../../core/plan';
 import { inStyle } from '../../core/quantity';
 import { useNumberStyle } from '../../state/store';
 import { clockText } from '../../state/time';
@@ -10,7 +10,7 @@ import { space, useTokens } from '../../ui/theme';
 
 interface DayProps {
   readonly runId: string;
-  readonly plan: CupcakePlan;
+  readonly plan: LinePlan;
 }
 
 /** The day reckoned backwards from when the run must be ready. */

@@ -1,191 +1,178 @@
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
-import type { KitchenDoc, RunDoc } from '../../core/exchange/documents';
-import type { BatchIngredient, CupcakePlan } from '../../core/plan';
-import { weighOut } from '../../core/plan/weighOut';
-import { join, show } from '../../core/quantity';
-import { changeLine, useKitchen, useNumberStyle, useScreen } from '../../state/store';
-import { MainAction, QuietAction } from '../../ui/actions';
+import { ALLERGEN_NAMES } from '../../core/caution/allergens.table';
+import type { RunDoc } from '../../core/exchange/documents';
+import { bowlsOf, tickKey, ticksOf, withTicks } from '../../core/plan/bowls';
+import { gatherOf, preparationsOf, sharedNutFaults, type Preparation } from '../../core/plan/gather';
+import { inStyle } from '../../core/quantity';
+import { useNow } from '../../state/clock';
+import type { RunPlan } from '../../state/plans';
+import { changeRun, useKitchen, useNumberStyle } from '../../state/store';
+import { whenText } from '../../state/time';
+import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
-import { Icon } from '../../ui/icons';
-import { CautionLine } from '../../ui/notice';
+import { CautionLine, Notice } from '../../ui/notice';
 import { Tap } from '../../ui/tap';
 import { Body, Small, Strong } from '../../ui/text';
-import { FONT, space, useTokens } from '../../ui/theme';
-import { StepRow } from './DayCard';
-import { RunFrame } from './RunFrame';
+import { space } from '../../ui/theme';
+import { GroupCard, toggle } from './gather/WeighOut';
+import { ShoppingList } from './gather/ShoppingList';
+import { LineFault, RunFrame } from './RunFrame';
 import { stageHref } from './stages';
+import { pieceWords } from './words';
 
-/** The weigh-out list of this batch, ticked off while weighing. */
+type View_ = 'weigh' | 'shop';
+
+/** One list for the whole run: what to do first, what to weigh and set out, what to buy, what is in it. */
 export function GatherScreen({ id }: { readonly id: string }) {
   const router = useRouter();
+  const [view, setView] = useState<View_>('weigh');
   return (
     <RunFrame
       id={id}
       stage="gather"
-      foot={(_, plan) => {
-        const left = plan.batter.ingredients.length - tickedIn(plan);
+      foot={({ run, whole }) => {
+        const left = leftToWeigh(run, whole);
         return (
           <MainAction
-            title={left === 0 ? 'All weighed: to the oven' : `To the oven (${left} to weigh)`}
+            title={left === 0 ? 'All weighed: to the bake' : `To the bake (${left} to weigh)`}
             onPress={() => router.navigate(stageHref(id, 'bake'))}
           />
         );
       }}
     >
-      {(run, plan) => <GatherList run={run} plan={plan} />}
+      {({ run, whole }) => (
+        <>
+          <Chips label="Which list">
+            <Chip title="Weigh out" selected={view === 'weigh'} onPress={() => setView('weigh')} />
+            <Chip title="Shopping" selected={view === 'shop'} onPress={() => setView('shop')} />
+          </Chips>
+          {whole.lines.map((line) => (line.planned ? null : <LineFault key={line.line.id} line={line} />))}
+          {whole.fault ? <Notice fault={whole.fault.fault} mend={whole.fault.mend} /> : null}
+          {view === 'weigh' ? (
+            <WeighList run={run} whole={whole} />
+          ) : (
+            <ShoppingList run={run} whole={whole} />
+          )}
+        </>
+      )}
     </RunFrame>
   );
 }
 
-const tickedIn = (plan: CupcakePlan) =>
-  plan.batter.ingredients.filter((item) => plan.line.ticks.includes(item.key)).length;
+function leftToWeigh(run: RunDoc, whole: RunPlan): number {
+  const ticks = ticksOf(run);
+  return bowlsOf(run, whole)
+    .flatMap(({ batch }) => batch.ingredients.map((item) => tickKey(batch, item)))
+    .filter((key) => !ticks.has(key)).length;
+}
 
-function GatherList({ run, plan }: { readonly run: RunDoc; readonly plan: CupcakePlan }) {
+function WeighList({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
   const kitchen = useKitchen();
-  const style = useNumberStyle();
-  const { ingredients, toTaste } = plan.batter;
-  const ticked = tickedIn(plan);
-  const mixed = plan.figure('batter.mixed');
-  const planned = mixed.expected?.value ?? mixed.value;
-  const done = ingredients.filter((item) => plan.line.ticks.includes(item.key));
-  const weighedG = done.reduce((sum, item) => sum + plan.figure(item.figureId).value, 0);
-  const prompts = plan.day.filter((step) => step.kind === 'prompt');
-  const setTicks = (label: string, ticks: string[]) => changeLine(label, run, plan.line.id, { ticks });
+  const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
+  const ticked = ticksOf(run).size;
+  const cautions = new Map(
+    plans
+      .flatMap((plan) => plan.cautions)
+      .filter(({ id, place }) => (place === 'gather' || place === 'mix') && id !== 'allergens')
+      .map((caution) => [caution.id, caution]),
+  );
   return (
     <>
-      {prompts.length > 0 ? (
-        <Card title="First">
-          {prompts.map((step) => (
-            <StepRow key={step.id} runId={run.id} plan={plan} step={step} />
-          ))}
-        </Card>
+      <First run={run} preparations={preparationsOf(run, whole, kitchen)} />
+      {sharedNutFaults(run, whole).map(({ fault, mend }) => (
+        <Notice key={fault} fault={fault} mend={mend} />
+      ))}
+      {gatherOf(run, whole).map((group) => (
+        <GroupCard key={group.id} run={run} whole={whole} group={group} />
+      ))}
+      {ticked > 0 ? (
+        <QuietAction
+          title="Begin the list again"
+          icon="undo"
+          onPress={() => changeRun('Weigh-out list', withTicks(run, []))}
+        />
       ) : null}
-      <Card title={`Weigh out: ${plan.formula.name}`}>
-        <Progress share={planned > 0 ? weighedG / planned : 0} />
-        <Small>
-          {`${ticked} of ${ingredients.length} weighed, ${join(show(weighedG, 'g', style))} of ${join(show(planned, 'g', style))}`}
-        </Small>
-        <View>
-          {ingredients.map((item) => (
-            <IngredientRow
-              key={item.key}
-              item={item}
-              runId={run.id}
-              plan={plan}
-              kitchen={kitchen}
-              ticked={plan.line.ticks.includes(item.key)}
-              onTick={() =>
-                setTicks(
-                  item.name,
-                  plan.line.ticks.includes(item.key)
-                    ? plan.line.ticks.filter((key) => key !== item.key)
-                    : [...plan.line.ticks, item.key],
-                )
-              }
-            />
-          ))}
-        </View>
-        {toTaste.map((line) => (
-          <Body key={line.raw}>{`${line.raw.trim()}: no amount is written`}</Body>
-        ))}
-        {ticked > 0 ? (
-          <QuietAction
-            title="Begin the list again"
-            icon="undo"
-            onPress={() => setTicks('Weigh-out list', [])}
-          />
-        ) : null}
-      </Card>
-      {plan.formula.steps.trim() ? (
-        <Card title="Then">
-          {plan.formula.steps
-            .split('\n')
-            .filter((step) => step.trim())
-            .map((step, i) => (
-              <View key={step} style={{ flexDirection: 'row', gap: space(1.5) }}>
-                <Strong style={{ width: 20 }}>{String(i + 1)}</Strong>
-                <Body style={{ flex: 1 }}>{step}</Body>
-              </View>
-            ))}
-        </Card>
-      ) : null}
-      {plan.cautions
-        .filter((caution) => caution.place === 'gather' || caution.place === 'mix')
-        .map((caution) => (
-          <CautionLine key={caution.id} words={caution.words} />
-        ))}
+      <Allergens whole={whole} />
+      {[...cautions.values()].map(({ id, words }) => (
+        <CautionLine key={id} words={words} />
+      ))}
     </>
   );
 }
 
-function Progress({ share }: { readonly share: number }) {
-  const { sunk, carnelian } = useTokens();
+const KINDS: Readonly<Record<Preparation['kind'], string>> = {
+  'warm up': 'Bring out',
+  thaw: 'Thaw',
+  wash: 'Wash warm',
+  line: 'Line and grease',
+  cold: 'Make cold',
+};
+
+/** What to do before the scale comes out. */
+function First({
+  run,
+  preparations,
+}: {
+  readonly run: RunDoc;
+  readonly preparations: readonly Preparation[];
+}) {
+  const style = useNumberStyle();
+  const now = useNow(60_000);
+  const ticks = ticksOf(run);
+  if (preparations.length === 0) return null;
   return (
-    <View style={{ height: 10, borderRadius: 5, backgroundColor: sunk, overflow: 'hidden' }} aria-hidden>
-      <View style={{ height: 10, width: `${Math.min(share, 1) * 100}%`, backgroundColor: carnelian }} />
-    </View>
+    <Card title="First">
+      {preparations.map(({ id, kind, words, at }) => {
+        const done = ticks.has(id);
+        const text = inStyle(words, style);
+        return (
+          <Tap
+            key={id}
+            role="checkbox"
+            checked={done}
+            label={`${KINDS[kind]}: ${text}`}
+            onPress={() => toggle(run, id, KINDS[kind])}
+          >
+            <View style={{ flexDirection: 'row', gap: space(1.5) }}>
+              <Strong style={{ width: 92 }}>{KINDS[kind]}</Strong>
+              <View style={{ flex: 1 }}>
+                <Body soft={done} style={{ textDecorationLine: done ? 'line-through' : 'none' }}>
+                  {text}
+                </Body>
+                {at ? <Small>{whenText(at, now)}</Small> : null}
+              </View>
+            </View>
+          </Tap>
+        );
+      })}
+    </Card>
   );
 }
 
-interface RowProps {
-  readonly item: BatchIngredient;
-  readonly runId: string;
-  readonly plan: CupcakePlan;
-  readonly kitchen: KitchenDoc;
-  readonly ticked: boolean;
-  readonly onTick: () => void;
-}
-
-/** One thing to weigh: box and name tick it off; the amount, large, says how it came about. */
-function IngredientRow({ item, runId, plan, kitchen, ticked, onTick }: RowProps) {
-  const style = useNumberStyle();
-  const askWhy = useScreen((state) => state.askWhy);
-  const { line, carnelian, onCarnelian, inkSoft } = useTokens();
-  const amount = weighOut(item, plan, kitchen.scaleStepG, style);
-  const spoken = [amount.main, amount.beside, item.name].filter(Boolean).join(', ');
+/** What is in every line and lot, as far as its lines tell. */
+function Allergens({ whole }: { readonly whole: RunPlan }) {
+  const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
+  const [caution] = plans.flatMap((plan) => plan.cautions.filter(({ id }) => id === 'allergens'));
+  const words = (allergens: readonly (keyof typeof ALLERGEN_NAMES)[]) =>
+    allergens.length === 0
+      ? 'none that the lines tell of'
+      : allergens.map((one) => ALLERGEN_NAMES[one]).join(', ');
+  if (plans.length === 0) return null;
   return (
-    <View
-      testID={`weigh-${item.key}`}
-      style={{ flexDirection: 'row', minHeight: 68, borderBottomWidth: 1, borderBottomColor: line }}
-    >
-      <Tap role="checkbox" checked={ticked} label={spoken} onPress={onTick} style={{ flex: 1 }}>
-        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(1.5) }}>
-          <View
-            style={{
-              width: 30,
-              height: 30,
-              borderRadius: 9,
-              borderWidth: 2,
-              borderColor: ticked ? carnelian : inkSoft,
-              backgroundColor: ticked ? carnelian : undefined,
-              alignItems: 'center',
-              justifyContent: 'center',
-            }}
-          >
-            {ticked ? <Icon name="check" color={onCarnelian} size={22} /> : null}
-          </View>
-          <View style={{ flex: 1 }}>
-            <Body
-              soft={ticked}
-              style={{ fontSize: 18, textDecorationLine: ticked ? 'line-through' : 'none' }}
-            >
-              {item.name}
-            </Body>
-            <Small>{item.written}</Small>
-          </View>
+    <Card title="Allergens">
+      {plans.map(({ line, formula, allergens, lots }) => (
+        <View key={line.id}>
+          <Strong>{`${line.count} ${pieceWords(line)}${formula ? `, ${formula.name}` : ''}`}</Strong>
+          {lots.length > 1 ? (
+            lots.map((lot) => <Body key={lot.id}>{`${lot.count} ${lot.name}: ${words(lot.allergens)}`}</Body>)
+          ) : (
+            <Body>{words(allergens)}</Body>
+          )}
         </View>
-      </Tap>
-      <Tap
-        label={`${spoken}. Why?`}
-        onPress={() => askWhy(runId, plan.line.id, item.wholeFigureId ?? item.figureId)}
-        style={{ alignItems: 'flex-end', minWidth: 96, paddingLeft: space(1) }}
-      >
-        <Body soft={ticked} style={{ fontSize: 26, lineHeight: 32, fontFamily: FONT.sansStrong }}>
-          {amount.main}
-        </Body>
-        {amount.beside ? <Small>{amount.beside}</Small> : null}
-      </Tap>
-    </View>
+      ))}
+      {caution ? <CautionLine words={caution.words} /> : null}
+    </Card>
   );
 }

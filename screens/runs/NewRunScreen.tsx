@@ -3,7 +3,8 @@ import { nextSaturday } from 'date-fns/nextSaturday';
 import { startOfDay } from 'date-fns/startOfDay';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { MAX_PIECES, newCupcakeLine, type RunDoc } from '../../core/exchange/documents';
+import { MAX_PIECES, type Family, type FormulaDoc, type RunDoc } from '../../core/exchange/documents';
+import { newLine, type CrumbStart } from '../../core/exchange/newLines';
 import { useNow } from '../../state/clock';
 import { formulasIn } from '../../state/documents';
 import { newId } from '../../state/ids';
@@ -11,17 +12,21 @@ import { changeRun, useDocuments, useKitchen } from '../../state/store';
 import { dayText, localNow, whenText } from '../../state/time';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
+import { FieldFault } from '../../ui/fieldFault';
 import { NumberSheet } from '../../ui/numberSheet';
 import { Screen } from '../../ui/screen';
 import { Body, Heading } from '../../ui/text';
 import { WhenSheet } from '../../ui/whenSheet';
 import { stageHref } from './stages';
+import { FAMILY_WORDS } from './words';
 
-const COUNTS = [12, 24, 36, 48];
+const COUNTS: readonly number[] = [12, 24, 36, 48];
+/** People make fewer mugs at once. */
+const MUG_COUNTS: readonly number[] = [1, 2, 4, 8];
 const HOUR = 3_600_000;
 
 /** Hours people bake for: later today, tomorrow morning and afternoon, Saturday at four. */
-function readyChoices(now: number): { local: string; title: string; detail: string }[] {
+export function readyChoices(now: number): { local: string; title: string; detail: string }[] {
   const at = (day: Date, hour: number) => localNow(startOfDay(day).getTime() + hour * HOUR);
   const soon = Math.ceil((now + 4 * HOUR) / (HOUR / 2)) * (HOUR / 2);
   const locals = [
@@ -37,21 +42,43 @@ function readyChoices(now: number): { local: string; title: string; detail: stri
   });
 }
 
-/** A run in five taps: cupcakes, which formula, how many, ready when, start. */
-export function NewRunScreen({ formula: preset }: { readonly formula?: string }) {
+/** What crumb may come from besides a formula: as much as there is, to be put right in the sentence. */
+const NO_BAKING: readonly { readonly id: string; readonly title: string; readonly start: CrumbStart }[] = [
+  { id: 'leftovers', title: 'Leftover cake', start: { from: 'leftovers', massG: 500 } },
+  { id: 'biscuit', title: 'Biscuit, no baking', start: { from: 'biscuit', massG: 400 } },
+];
+
+/** Batters that a family is made of: mugs have their own, and the others come after them. */
+function battersFor(family: Family, formulas: readonly FormulaDoc[]): FormulaDoc[] {
+  const batters = formulas.filter(({ makes }) => makes === undefined || makes === 'batter');
+  const mugs = batters.filter(({ method }) => method === 'mug');
+  const others = batters.filter(({ method }) => method !== 'mug');
+  return family === 'mug' ? [...mugs, ...others] : [...others, ...mugs];
+}
+
+/** A run in five taps: the piece, which formula, how many, ready when, start. */
+export function NewRunScreen({
+  formula: preset,
+  piece,
+}: {
+  readonly formula?: string;
+  readonly piece?: string;
+}) {
+  const family: Family = piece !== undefined && piece in FAMILY_WORDS ? (piece as Family) : 'cupcake';
+  const noBaking = family === 'pop' || family === 'cakesicle' ? NO_BAKING : [];
   const docs = useDocuments((state) => state.docs);
   const kitchen = useKitchen();
   const router = useRouter();
   const now = useNow(60_000);
-  const formulas = formulasIn(docs);
+  const formulas = battersFor(family, formulasIn(docs));
+  const [fault, setFault] = useState<string | null>(null);
   const [formulaId, setFormulaId] = useState<string | null>(preset ?? null);
   const [count, setCount] = useState<number | null>(null);
   const [readyAt, setReadyAt] = useState<string | null>(null);
   const [asking, setAsking] = useState<'count' | 'when' | null>(null);
   const choices = readyChoices(now);
-  const [tin] = kitchen.tins;
-  const [oven] = kitchen.ovens;
-  const ownCount = count !== null && !COUNTS.includes(count);
+  const counts = family === 'mug' ? MUG_COUNTS : COUNTS;
+  const ownCount = count !== null && !counts.includes(count);
   const ownWhen = readyAt !== null && !choices.some((choice) => choice.local === readyAt);
   const missing = !formulaId
     ? 'Choose a formula'
@@ -63,15 +90,24 @@ export function NewRunScreen({ formula: preset }: { readonly formula?: string })
 
   const start = () => {
     const formula = formulas.find((item) => item.id === formulaId);
-    if (!formula || count === null || !readyAt || !tin || !oven) return;
+    const start = formula
+      ? ({ from: 'formula', formula } as const)
+      : noBaking.find(({ id }) => id === formulaId)?.start;
+    if (!start || count === null || !readyAt) return;
+    const made = newLine({ id: 'line-1', family, count, crumb: start, kitchen });
+    if (!made.ok) {
+      setFault(`The kitchen has no ${made.missing} yet. Add one under Kitchen, then come back.`);
+      return;
+    }
+    const called = formula?.name ?? FAMILY_WORDS[family].title;
     const run: RunDoc = {
       kind: 'run',
       version: 1,
       id: newId('run'),
-      name: `${formula.name}, ${dayText(new Date(`${readyAt}:00`), now)}`,
+      name: `${called}, ${dayText(new Date(`${readyAt}:00`), now)}`,
       createdAt: now,
       readyAt,
-      lines: [newCupcakeLine({ id: 'line-1', formulaId: formula.id, count, tinId: tin.id, ovenId: oven.id })],
+      lines: [made.line],
       clocks: [],
       closed: null,
     };
@@ -81,13 +117,13 @@ export function NewRunScreen({ formula: preset }: { readonly formula?: string })
 
   return (
     <Screen
-      title="Cupcakes"
+      title={FAMILY_WORDS[family].title}
       under="A new run"
       onBack={() => router.navigate('/')}
       foot={<MainAction title={missing ?? 'Start'} disabled={missing !== null} onPress={start} />}
     >
       <Heading level={3}>Which formula</Heading>
-      {formulas.length === 0 ? (
+      {formulas.length + noBaking.length === 0 ? (
         <Card>
           <Body>There is no formula yet. Write or paste one, then come back.</Body>
           <QuietAction title="New formula" icon="plus" onPress={() => router.navigate('/formulas/new')} />
@@ -102,11 +138,15 @@ export function NewRunScreen({ formula: preset }: { readonly formula?: string })
               onPress={() => setFormulaId(formula.id)}
             />
           ))}
+          {noBaking.map(({ id, title }) => (
+            <Chip key={id} title={title} selected={id === formulaId} onPress={() => setFormulaId(id)} />
+          ))}
         </Chips>
       )}
+      <FieldFault words={fault} />
       <Heading level={3}>How many</Heading>
       <Chips label="How many">
-        {COUNTS.map((n) => (
+        {counts.map((n) => (
           <Chip key={n} title={String(n)} selected={n === count} onPress={() => setCount(n)} />
         ))}
         <Chip

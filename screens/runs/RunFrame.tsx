@@ -1,10 +1,9 @@
 import { useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View, useWindowDimensions } from 'react-native';
-import type { RunDoc } from '../../core/exchange/documents';
-import type { CupcakePlan } from '../../core/plan';
+import type { LinePlan, Unplanned } from '../../core/plan';
 import { useNow } from '../../state/clock';
-import { useRun } from '../../state/plans';
+import { useRun, type OpenRun } from '../../state/plans';
 import { awayText, whenText } from '../../state/time';
 import { MainAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -15,20 +14,21 @@ import { Tap } from '../../ui/tap';
 import { Small } from '../../ui/text';
 import { EXTRA_WIDE, FONT, WIDE, space, useTokens } from '../../ui/theme';
 import { LineCut } from './LineCut';
+import { LineTabs } from './LineTabs';
 import { RunList } from './RunList';
 import { STAGES, stageHref, type Stage } from './stages';
 
 interface RunFrameProps {
   readonly id: string;
   readonly stage: Stage;
-  readonly foot?: (run: RunDoc, plan: CupcakePlan) => ReactNode;
-  readonly children: (run: RunDoc, plan: CupcakePlan) => ReactNode;
-  /** Shown in place of the stage where the line cannot be planned, above what is wrong. */
-  readonly unplanned?: (run: RunDoc) => ReactNode;
+  readonly foot?: (open: OpenRun) => ReactNode;
+  readonly children: (open: OpenRun) => ReactNode;
+  /** Whether one line is looked at, with its drawing beside it; else the run as a whole. */
+  readonly ofLine?: boolean;
 }
 
 /** A run at one of its stages: title, stages, the work, and on a wide screen the runs and the cut at its sides. */
-export function RunFrame({ id, stage, foot, children, unplanned }: RunFrameProps) {
+export function RunFrame({ id, stage, foot, children, ofLine = false }: RunFrameProps) {
   const view = useRun(id);
   const now = useNow(60_000);
   const router = useRouter();
@@ -45,32 +45,23 @@ export function RunFrame({ id, stage, foot, children, unplanned }: RunFrameProps
     );
   }
   const { run } = view;
-  const planned = view.state === 'planned';
+  const open = view.state === 'open' ? view : null;
+  const plan = open?.line.planned ? open.line : null;
   const screen = (
     <Screen
       title={run.name}
       under={`ready ${whenText(run.readyAt, now)}, ${awayText(run.readyAt, now)}`}
       onBack={toRuns}
-      band={<Stages id={id} stage={stage} />}
-      foot={planned ? foot?.(run, view.plan) : undefined}
-      beside={planned && width >= EXTRA_WIDE ? <Beside run={run} plan={view.plan} /> : undefined}
-    >
-      {planned ? (
-        children(run, view.plan)
-      ) : (
+      band={
         <>
-          {unplanned?.(run)}
-          <Notice fault={view.line.fault.fault} mend={view.line.fault.mend} />
-          {view.line.fault.field === 'formula' && view.line.formula ? (
-            <MainAction
-              title="Open the formula"
-              onPress={() =>
-                router.navigate({ pathname: '/formulas/[id]', params: { id: view.line.formula?.id ?? '' } })
-              }
-            />
-          ) : null}
+          <Stages id={id} stage={stage} />
+          {open && ofLine ? <LineTabs run={run} lineId={open.line.line.id} /> : null}
         </>
-      )}
+      }
+      foot={open ? foot?.(open) : undefined}
+      beside={plan && width >= EXTRA_WIDE ? <Beside runId={run.id} plan={plan} /> : undefined}
+    >
+      {open ? children(open) : <Small>Reckoning.</Small>}
     </Screen>
   );
   if (width < WIDE) return screen;
@@ -82,12 +73,29 @@ export function RunFrame({ id, stage, foot, children, unplanned }: RunFrameProps
   );
 }
 
-function Beside({ run, plan }: { readonly run: RunDoc; readonly plan: CupcakePlan }) {
+/** What keeps a line from being planned, and the way to mend it. */
+export function LineFault({ line }: { readonly line: Unplanned }) {
+  const router = useRouter();
+  const { fault, formula } = line;
+  return (
+    <>
+      <Notice fault={fault.fault} mend={fault.mend} />
+      {fault.field === 'formula' && formula ? (
+        <MainAction
+          title="Open the formula"
+          onPress={() => router.navigate({ pathname: '/formulas/[id]', params: { id: formula.id } })}
+        />
+      ) : null}
+    </>
+  );
+}
+
+function Beside({ runId, plan }: { readonly runId: string; readonly plan: LinePlan }) {
   return (
     <>
       <LineCut plan={plan} width={350} height={250} />
       <Card title="The grams">
-        <Strata plan={plan} runId={run.id} />
+        <Strata plan={plan} runId={runId} />
       </Card>
     </>
   );

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import type { RunDoc } from '../../core/exchange/documents';
 import { useNow } from '../../state/clock';
-import { plainFormulaId } from '../../core/plan/cupcakes';
+import { plainFormulaId } from '../../core/exchange/references';
 import { formulaIn, runsIn } from '../../state/documents';
 import { useDocuments } from '../../state/store';
 import { whenText } from '../../state/time';
@@ -11,18 +11,22 @@ import { Tap } from '../../ui/tap';
 import { Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 import { stageHref } from './stages';
+import { pieceWords } from './words';
 
-/** "36 Honey and thyme". */
+/** "36 Honey and thyme", "36 cake pops, Pumpkin and oat; 24 cupcakes, Plum and rye". */
 export function useRunWords(): (run: RunDoc) => string {
   const docs = useDocuments((state) => state.docs);
   return (run) =>
     run.lines
+      .slice(0, 4)
       .map((line) => {
         const id = plainFormulaId(line);
-        const name = id === null ? 'no-bake' : formulaIn(docs, id)?.name;
-        return `${line.count} ${name ?? 'of a formula that is gone'}`;
+        const name = id === null ? 'no baking' : (formulaIn(docs, id)?.name ?? 'of a formula that is gone');
+        return run.lines.length === 1 && line.family === 'cupcake'
+          ? `${line.count} ${name}`
+          : `${line.count} ${pieceWords(line)}, ${name}`;
       })
-      .join(', ');
+      .join('; ') + (run.lines.length > 4 ? `; and ${run.lines.length - 4} more lines` : '');
 }
 
 /** The runs at the left of a wide screen. */

@@ -1,25 +1,34 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import type { RunDoc } from '../../core/exchange/documents';
-import { cupcakeCut } from '../../core/piece';
+import type { RunDoc , Family } from '../../core/exchange/documents';
+import {
+  ballSection,
+  cubeSection,
+  cupcakeCut,
+  mouldedSection,
+  mugSection,
+  type Section,
+} from '../../core/piece';
 import { useNow } from '../../state/clock';
 import { runsIn } from '../../state/documents';
-import { planOf } from '../../state/plans';
-import { useDocuments } from '../../state/store';
+import { usePlanOf } from '../../state/plans';
+import { useDocuments, useScreen } from '../../state/store';
 import { awayText, clockOf, clockText, localNow, whenText } from '../../state/time';
-import { MainAction } from '../../ui/actions';
+import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { CutDrawing } from '../../ui/cut';
 import { Icon } from '../../ui/icons';
+import { SectionDrawing } from '../../ui/section';
 import { Screen, useWide } from '../../ui/screen';
 import { Tap } from '../../ui/tap';
 import { Body, Heading, Small, Strong } from '../../ui/text';
 import { FONT, space, useTokens } from '../../ui/theme';
 import { DayCard } from './DayCard';
-import { LineCut } from './LineCut';
+import { LineCut, PieceDrawing } from './LineCut';
 import { nextThing } from './nextThing';
 import { stageHref } from './stages';
 import { RunRow, useRunWords } from './RunList';
+import { FAMILY_WORDS } from './words';
 
 /** What is being made, for when, and the very next thing to do. */
 export function RunsScreen() {
@@ -29,11 +38,17 @@ export function RunsScreen() {
   const closed = runs.filter((run) => run.closed);
   const [first, ...others] = open;
   const wide = useWide();
+  const router = useRouter();
   return (
     <Screen title="Runs" beside={wide && first ? <NextDay run={first} /> : undefined}>
       {first ? <NextCard run={first} /> : <Empty />}
       <Heading level={3}>What are you making?</Heading>
-      <PieceTile />
+      <Tiles />
+      <QuietAction
+        title="Start from what is there"
+        icon="scale"
+        onPress={() => router.navigate('/runs/from')}
+      />
       {others.length > 0 ? <Heading level={3}>Also planned</Heading> : null}
       {others.map((run) => (
         <RunRow key={run.id} run={run} />
@@ -48,9 +63,7 @@ export function RunsScreen() {
 
 /** On a wide screen the next run's piece and its day stand beside it. */
 function NextDay({ run }: { readonly run: RunDoc }) {
-  const docs = useDocuments((state) => state.docs);
-  const now = useNow(60_000);
-  const [line] = planOf(run, docs, now);
+  const line = usePlanOf(run)?.lines.find((one) => one.planned);
   if (!line?.planned) return null;
   return (
     <>
@@ -71,14 +84,17 @@ function Empty() {
 }
 
 function NextCard({ run }: { readonly run: RunDoc }) {
-  const docs = useDocuments((state) => state.docs);
   const now = useNow(1000 * 20);
   const router = useRouter();
   const words = useRunWords();
   const { carnelian } = useTokens();
-  const [line] = planOf(run, docs, now);
-  const cupcakes = line?.planned ? line : null;
-  const next = cupcakes ? nextThing(run, cupcakes, localNow(now)) : null;
+  const whole = usePlanOf(run);
+  const [line] = whole?.lines ?? [];
+  const planned = whole?.lines.find((one) => one.planned);
+  const plan = planned?.planned ? planned : null;
+  const next = whole && plan ? nextThing(run, whole, localNow(now)) : null;
+  const starts = (whole?.lines ?? []).flatMap((one) => (one.planned && one.startBy ? [one.startBy] : []));
+  const startBy = starts.sort()[0];
   const at = next?.atMs ? clockOf(next.atMs) : next?.at ? whenText(next.at, now) : null;
   const late = next?.at ? next.at < localNow(now) : false;
   return (
@@ -89,8 +105,8 @@ function NextCard({ run }: { readonly run: RunDoc }) {
           <Body>{words(run)}</Body>
           <Small>{`ready ${whenText(run.readyAt, now)}, ${awayText(run.readyAt, now)}`}</Small>
         </View>
-        {cupcakes ? (
-          <CutDrawing cut={cupcakes.cut} width={116} height={84} bare label="The piece, cut through" />
+        {plan ? (
+          <PieceDrawing plan={plan} width={116} height={84} bare label="The piece, cut through" />
         ) : null}
       </View>
       {next ? (
@@ -106,16 +122,17 @@ function NextCard({ run }: { readonly run: RunDoc }) {
       ) : line && !line.planned ? (
         <Body>{line.fault.fault}</Body>
       ) : null}
-      {next && cupcakes && next.at && cupcakes.startBy && !late ? (
-        <Small>{`Latest safe start ${clockText(cupcakes.startBy)}, reckoned with the longer end of every time.`}</Small>
+      {next?.at && startBy && !late ? (
+        <Small>{`Latest safe start ${clockText(startBy)}, reckoned with the longer end of every time.`}</Small>
       ) : null}
       <MainAction
         title="Go on"
-        onPress={() =>
+        onPress={() => {
+          if (next?.lineId) useScreen.getState().lookAt(run.id, next.lineId);
           router.navigate(
             stageHref(run.id, next?.stage === 'gather' && next.at ? 'sums' : (next?.stage ?? 'sums')),
-          )
-        }
+          );
+        }}
       />
     </Card>
   );
@@ -123,31 +140,48 @@ function NextCard({ run }: { readonly run: RunDoc }) {
 
 /** A sample cupcake for the tile: a standard well, half full, gently domed. */
 const SAMPLE = cupcakeCut({ topMm: 70, baseMm: 52, depthMm: 36 }, 58, 114);
+const SECTIONS: Readonly<Record<Exclude<Family, 'cupcake'>, Section>> = {
+  pop: ballSection(35, 1.2, true),
+  cakesicle: mouldedSection({ shape: 'stadium', lengthMm: 70, depthMm: 20 }, 1.8, 1.8, true),
+  mug: mugSection(320, 0.42, 0.8, 50),
+  mini: cubeSection(38, 30, 1.2),
+};
 
-function PieceTile() {
+/** What can be made, each drawn cut through. */
+function Tiles() {
   const router = useRouter();
   const { raised, line, ink, inkSoft } = useTokens();
   return (
-    <Tap
-      label="Cupcakes: start a run"
-      onPress={() => router.navigate('/runs/new')}
-      style={{
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: space(2),
-        borderRadius: 18,
-        borderWidth: 1.5,
-        borderColor: line,
-        backgroundColor: raised,
-        padding: space(2),
-      }}
-    >
-      <CutDrawing cut={SAMPLE} width={92} height={68} bare label="" />
-      <View style={{ flex: 1 }}>
-        <Strong style={{ fontSize: 19, color: ink }}>Cupcakes</Strong>
-        <Small style={{ color: inkSoft }}>Minis and large ones too, by the tin you bake them in</Small>
-      </View>
-      <Icon name="next" color={inkSoft} />
-    </Tap>
+    <View style={{ gap: space(1) }}>
+      {(Object.keys(FAMILY_WORDS) as Family[]).map((family) => (
+        <Tap
+          key={family}
+          label={`${FAMILY_WORDS[family].title}: start a run`}
+          onPress={() => router.navigate({ pathname: '/runs/new', params: { piece: family } })}
+          style={{
+            flexDirection: 'row',
+            alignItems: 'center',
+            gap: space(2),
+            borderRadius: 18,
+            borderWidth: 1.5,
+            borderColor: line,
+            backgroundColor: raised,
+            paddingHorizontal: space(2),
+            paddingVertical: space(1),
+          }}
+        >
+          {family === 'cupcake' ? (
+            <CutDrawing cut={SAMPLE} width={92} height={60} bare label="" />
+          ) : (
+            <SectionDrawing section={SECTIONS[family]} width={92} height={60} bare label="" />
+          )}
+          <View style={{ flex: 1 }}>
+            <Strong style={{ fontSize: 19, color: ink }}>{FAMILY_WORDS[family].title}</Strong>
+            <Small style={{ color: inkSoft }}>{FAMILY_WORDS[family].detail}</Small>
+          </View>
+          <Icon name="next" color={inkSoft} />
+        </Tap>
+      ))}
+    </View>
   );
 }

@@ -1,6 +1,6 @@
 import { recordLook, startClock } from '../../core/bench';
 import type { RunDoc } from '../../core/exchange/documents';
-import { planRun, type CupcakePlan } from '../../core/plan';
+import { planWhole } from '../../core/plan';
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../../demo';
 import { nextThing } from './nextThing';
 
@@ -9,8 +9,7 @@ const run = demoRuns(NOW)[0] as RunDoc;
 
 function next(over: Partial<RunDoc>, ticks: string[] = [], now = NOW) {
   const changed: RunDoc = { ...run, ...over, lines: run.lines.map((line) => ({ ...line, ticks })) };
-  const [plan] = planRun({ run: changed, formulas: [...DEMO_FORMULAS], kitchen: DEMO_KITCHEN });
-  return nextThing(changed, plan as CupcakePlan & { planned: true }, now);
+  return nextThing(changed, planWhole({ run: changed, formulas: DEMO_FORMULAS, kitchen: DEMO_KITCHEN }), now);
 }
 
 const clock = (load: number, done: boolean) => {

@@ -1,6 +1,7 @@
-import type { CupcakePlan } from '../../core/plan';
 import type { RunDoc } from '../../core/exchange/documents';
+import type { LinePlan, RunPlan } from '../../core/plan';
 import { nextLookAt } from '../../core/bench';
+import { bowlsOf, tickKey, ticksOf } from '../../core/plan/bowls';
 import type { Stage } from './stages';
 
 export interface NextThing {
@@ -10,25 +11,50 @@ export interface NextThing {
   /** A moment in ms, where a clock is running. */
   readonly atMs: number | null;
   readonly stage: Stage;
+  /** The line that it belongs to. */
+  readonly lineId: string | null;
 }
 
-/** The very next thing to do in a run: a look at a load, then what is open, then the day's first step. */
-export function nextThing(run: RunDoc, plan: CupcakePlan, now: string): NextThing {
+const clocksOf = (run: RunDoc, { line }: LinePlan) => run.clocks.filter(({ lineId }) => lineId === line.id);
+
+/** The very next thing to do in a run: a look at a load, then what is open, then the day's next step. */
+export function nextThing(run: RunDoc, whole: RunPlan, now: string): NextThing {
   const running = run.clocks.filter((clock) => clock.endedAt === null);
   const [soonest] = [...running].sort((a, b) => nextLookAt(a) - nextLookAt(b));
-  if (soonest)
-    return { words: `Look at load ${soonest.load}`, at: null, atMs: nextLookAt(soonest), stage: 'bake' };
-  const ended = run.clocks.filter((clock) => clock.endedAt !== null).length;
-  if (ended > 0 && ended >= plan.loads.sizes.length)
-    return { words: 'Close the run', at: null, atMs: null, stage: 'bake' };
-  if (ended > 0) return { words: `Put load ${ended + 1} in`, at: null, atMs: null, stage: 'bake' };
-  const weighed = plan.line.ticks.length;
-  const all = plan.batter.ingredients.length;
-  if (weighed > 0 && weighed < all)
-    return { words: `Weigh out: ${all - weighed} to go`, at: null, atMs: null, stage: 'gather' };
-  if (weighed >= all) return { words: 'Put load 1 in', at: null, atMs: null, stage: 'bake' };
-  const step = plan.day.find((item) => item.startAt >= now) ?? plan.day[0];
-  return step
-    ? { words: step.label, at: step.startAt, atMs: null, stage: step.kind === 'oven' ? 'bake' : 'gather' }
-    : { words: 'See the sums', at: null, atMs: null, stage: 'sums' };
+  if (soonest) {
+    const words = `Look at load ${soonest.load}`;
+    return { words, at: null, atMs: nextLookAt(soonest), stage: 'bake', lineId: soonest.lineId };
+  }
+  const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
+  const baking = plans.filter((plan) => plan.loads.sizes.length > 0);
+  const open = baking.find((plan) => {
+    const ended = clocksOf(run, plan).length;
+    return ended > 0 && ended < plan.loads.sizes.length;
+  });
+  const now_ = { at: null, atMs: null, lineId: open?.line.id ?? null };
+  if (open) return { ...now_, words: `Put load ${clocksOf(run, open).length + 1} in`, stage: 'bake' };
+  if (baking.length > 0 && baking.every((plan) => clocksOf(run, plan).length >= plan.loads.sizes.length))
+    return { ...now_, words: 'Close the run', stage: 'bake' };
+  const keys = bowlsOf(run, whole).flatMap(({ batch }) =>
+    batch.ingredients.map((item) => tickKey(batch, item)),
+  );
+  const ticks = ticksOf(run);
+  const weighed = keys.filter((key) => ticks.has(key)).length;
+  if (weighed > 0 && weighed < keys.length)
+    return { ...now_, words: `Weigh out: ${keys.length - weighed} to go`, stage: 'gather' };
+  const first = baking.find((plan) => clocksOf(run, plan).length === 0);
+  if (weighed > 0 && first) return { ...now_, words: 'Put load 1 in', stage: 'bake', lineId: first.line.id };
+  return nextStep(plans, now) ?? { ...now_, words: 'See the sums', stage: 'sums' };
+}
+
+/** The step of the day, of any line, that comes next; the first one where all are past. */
+function nextStep(plans: readonly LinePlan[], now: string): NextThing | null {
+  const steps = plans
+    .flatMap(({ day, line }) => day.map((step) => ({ step, lineId: line.id })))
+    .sort((a, b) => a.step.startAt.localeCompare(b.step.startAt));
+  const found = steps.find(({ step }) => step.startAt >= now) ?? steps[0];
+  if (!found) return null;
+  const { step, lineId } = found;
+  const stage = step.kind === 'oven' ? 'bake' : 'gather';
+  return { words: step.label, at: step.startAt, atMs: null, stage, lineId };
 }

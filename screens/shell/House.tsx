@@ -2,6 +2,7 @@ import { useEffect, useMemo, type ReactNode } from 'react';
 import { View, useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { localNow } from '../../state/time';
+import { loadPlanner } from '../../state/plans';
 import { useDocuments, useKitchen } from '../../state/store';
 import { StoneBands } from '../../ui/card';
 import { PaperIcon } from '../../ui/icons';
@@ -21,6 +22,7 @@ export function House({
   const hydrate = useDocuments((state) => state.hydrate);
   useEffect(() => {
     void hydrate(localNow(Date.now()));
+    void loadPlanner();
   }, [hydrate]);
   const choice = useKitchen().prefs.theme;
   const system = useColorScheme();

@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import type { CupcakeLine, FormulaDoc, RunDoc } from '../../core/exchange/documents';
 import { formulaKey, runKey } from '../../state/documents';
+import { loadPlanner } from '../../state/plans';
 import { useDocuments, useScreen } from '../../state/store';
 import { WhySheet } from '../../ui/whySheet';
 
@@ -18,8 +19,9 @@ export async function layOutDemo(): Promise<void> {
   router.navigate.mockClear();
   router.replace.mockClear();
   jest.spyOn(Date, 'now').mockReturnValue(NOW);
-  useScreen.getState().closeWhy();
+  useScreen.setState({ why: null, lines: {} });
   useDocuments.setState({ docs: {}, undoable: [], damaged: [], saveFault: null, ready: false });
+  await act(loadPlanner);
   await act(() => useDocuments.getState().hydrate('2026-11-25T09:30'));
   act(() => useDocuments.getState().loadDemo('2026-11-25T09:30'));
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { CAKESICLES, CUBES, FAMILY_FILES, MINIS, MUGS, POPS } from '../../../demo/families';
-import { FAMILY_KITCHEN } from '../../../demo/familyKitchen';
+import { DEMO_KITCHEN } from '../../../demo/kitchen';
 import { FAMILY_FORMULAS } from '../../../demo/familyFormulas';
 import { DEMO_FORMULAS } from '../../../demo';
 import type { KitchenDoc, Line, PopLine } from '../../exchange/documents';
@@ -20,7 +20,7 @@ function planAll(lines: readonly Line[], kitchen: Partial<KitchenDoc> = {}) {
   return planRun({
     run: { ...EVENING!.run, lines: [...lines] },
     formulas,
-    kitchen: { ...FAMILY_KITCHEN, ...kitchen },
+    kitchen: { ...DEMO_KITCHEN, ...kitchen },
   }).map((line): LinePlan => {
     if (!line.planned) throw new Error(line.fault.fault);
     return line;
@@ -118,8 +118,8 @@ describe('worked example: moulded pieces', () => {
     expect(faults(2.8)).toMatch(/hard to bite/);
     expect(faults(1.8)).toBe('');
     const flat = {
-      ...FAMILY_KITCHEN,
-      moulds: FAMILY_KITCHEN.moulds?.map((mould) => ({ ...mould, depthMm: 6 })),
+      ...DEMO_KITCHEN,
+      moulds: DEMO_KITCHEN.moulds?.map((mould) => ({ ...mould, depthMm: 6 })),
     };
     const [none] = planRun({
       run: { ...EVENING.run, lines: [{ ...SICLE, shellMm: 5 }] },

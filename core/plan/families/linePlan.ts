@@ -44,6 +44,7 @@ export class ToldPlan {
     return this.ledger.figures();
   }
   readonly figure = (id: string): Figure => this.ledger.figure(id);
+  readonly has = (id: string): boolean => this.ledger.has(id);
   readonly causes = (id: string): readonly RangeCause[] => this.ledger.causes(id);
   readonly sums = (): readonly DeriveSpec[] => this.ledger.sums();
 

@@ -107,20 +107,24 @@ export function addToppings(ledger: Figures, lots: readonly CountedLot[], finish
  */
 class ToppedLot implements LotPlan {
   readonly id: string;
+  readonly #lot: Lot | null;
+  readonly #finished: Finished;
 
   constructor(
-    private readonly lot: Lot | null,
+    lot: Lot | null,
     readonly name: string,
     readonly count: number,
     readonly countId: string,
     readonly finishedId: string,
-    private readonly finished: Finished,
+    finished: Finished,
   ) {
     this.id = lot?.id ?? 'rest';
+    this.#lot = lot;
+    this.#finished = finished;
   }
 
   get allergens(): readonly Allergen[] {
-    return lotAllergens(this.lot, this.finished);
+    return lotAllergens(this.#lot, this.#finished);
   }
 }
 

@@ -1,7 +1,7 @@
 import { DEMO_FORMULAS } from '../../../demo';
 import { CAKESICLES, CUBES, FAMILY_FILES, MINIS, MUGS, POPS } from '../../../demo/families';
 import { FAMILY_FORMULAS } from '../../../demo/familyFormulas';
-import { FAMILY_KITCHEN } from '../../../demo/familyKitchen';
+import { DEMO_KITCHEN } from '../../../demo/kitchen';
 import {
   newCupcakeLine,
   type CubeLine,
@@ -48,7 +48,7 @@ export function whole(lines: readonly Line[], { kitchen, formulas, asOf }: With 
   return planWhole({
     run: { ...EVENING.run, lines: [...lines] },
     formulas: [...(formulas ?? []), ...DEMO_FORMULAS, ...FAMILY_FORMULAS],
-    kitchen: { ...FAMILY_KITCHEN, ...kitchen },
+    kitchen: { ...DEMO_KITCHEN, ...kitchen },
     asOf,
   });
 }

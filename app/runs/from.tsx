@@ -1,0 +1,1 @@
+export { FromScreen as default } from '../../screens/runs/FromScreen';

@@ -1,0 +1,53 @@
+import type { RunDoc } from '../exchange/documents';
+import { plainFormulaId } from '../exchange/references';
+import type { Batch, BatchIngredient } from './chain';
+import type { RunPlan } from './plan';
+
+/** A bowl that is weighed out once, for one line or for several. */
+export interface Bowl {
+  readonly batch: Batch;
+  /** The line whose plan holds its figures; null for what the lines share. */
+  readonly lineId: string | null;
+  /** Figure of what is in it, g. */
+  readonly mixedId: string;
+}
+
+/** Under this key stands what is ticked off of a bowl. */
+export const tickKey = (batch: Batch, item: BatchIngredient): string => `${batch.formula.id}:${item.key}`;
+
+/** All that is ticked off in a run, also what earlier versions kept on its lines. */
+export function ticksOf(run: RunDoc): ReadonlySet<string> {
+  const before = run.lines.flatMap((line) => line.ticks.map((key) => `${plainFormulaId(line)}:${key}`));
+  return new Set([...(run.ticks ?? []), ...before]);
+}
+
+/** The run with its ticks as given: they are kept on the run, for bowls that lines share. */
+export function withTicks(run: RunDoc, ticks: Iterable<string>): RunDoc {
+  const lines = run.lines.map((line) => (line.ticks.length > 0 ? { ...line, ticks: [] } : line));
+  return { ...run, lines, ticks: [...ticks] };
+}
+
+/** Every bowl of a run, batters first, then what the lines share; a bowl that lines share stands once. */
+export function bowlsOf(run: Pick<RunDoc, 'lines'>, whole: RunPlan): Bowl[] {
+  const out: Bowl[] = [];
+  const seen = new Set<string>();
+  for (const plan of whole.lines) {
+    if (!plan.planned) continue;
+    for (const batch of plan.batches) {
+      if (seen.has(batch.formula.id)) continue;
+      seen.add(batch.formula.id);
+      const sharing = whole.lines.flatMap((other) =>
+        other.planned && other.batches.some(({ formula }) => formula.id === batch.formula.id)
+          ? [other.line.id]
+          : [],
+      );
+      out.push({ batch: { ...batch, lineIds: sharing }, lineId: plan.line.id, mixedId: batch.mixedId });
+    }
+  }
+  // What goes into other things is made before them.
+  const shared = [...(whole.components?.batches ?? [])].reverse();
+  for (const batch of shared) out.push({ batch, lineId: null, mixedId: batch.mixedId });
+  const order = new Map(run.lines.map((line, i) => [line.id, i]));
+  const at = ({ lineId }: Bowl) => (lineId === null ? run.lines.length : (order.get(lineId) ?? 0));
+  return out.sort((a, b) => at(a) - at(b));
+}

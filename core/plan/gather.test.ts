@@ -1,0 +1,144 @@
+import { FAMILY_FILES } from '../../demo/families';
+import type { Line, RunDoc, RunFile, StoredDoc } from '../exchange/documents';
+import { bowlsOf, tickKey, ticksOf, withTicks } from './bowls';
+import { gatherOf, preparationsOf, sharedNutFaults } from './gather';
+import { planWhole } from './plan';
+import { keyOf, needsOf, shoppingOf } from './shopping';
+
+const EVENING = FAMILY_FILES.evening as RunFile;
+const whole = planWhole(EVENING);
+const { run, kitchen } = EVENING;
+const changed = (over: (line: Line) => Line): RunDoc => ({ ...run, lines: run.lines.map(over) });
+
+describe('bowls of a run', () => {
+  it('stand once each, also where several lines bake from one', () => {
+    const ids = bowlsOf(run, whole).map(({ batch }) => batch.formula.id);
+    expect(new Set(ids).size).toBe(ids.length);
+    const rye = bowlsOf(run, whole).find(({ batch }) => batch.formula.id === 'formula-plum-rye');
+    expect(rye?.batch.lineIds).toEqual(['cupcakes-plain', 'sicles-plum', 'fingers-quince', 'plums-below']);
+    // A syrup that goes into the buttercream is made before it.
+    expect(ids.indexOf('formula-barley-syrup')).toBeLessThan(ids.indexOf('formula-malt-buttercream'));
+  });
+
+  it('keep their ticks on the run, those that an earlier version kept on a line too', () => {
+    const [bowl] = bowlsOf(run, whole);
+    if (!bowl) throw new Error('a bowl');
+    const [item] = bowl.batch.ingredients;
+    if (!item) throw new Error('an ingredient');
+    const before = changed((line) =>
+      line.id === 'cupcakes-frosted' ? { ...line, ticks: [item.key] } : line,
+    );
+    expect(ticksOf(before).has(tickKey(bowl.batch, item))).toBe(true);
+    const after = withTicks(before, ticksOf(before));
+    expect(after.lines.every(({ ticks }) => ticks.length === 0)).toBe(true);
+    expect([...ticksOf(after)]).toEqual([...ticksOf(before)]);
+  });
+});
+
+describe('gathering a run', () => {
+  const groups = gatherOf(run, whole);
+
+  it('goes from what is set out to what finishes, batters before what the lines share', () => {
+    const order = ['set out', 'batter', 'shared', 'crumb', 'melt', 'fill', 'finish'];
+    const stages = groups.map(({ stage }) => order.indexOf(stage));
+    expect([...stages].sort((a, b) => a - b)).toEqual(stages);
+    expect(new Set(groups.map(({ id }) => id)).size).toBe(groups.length);
+  });
+
+  it('names every thing with a figure of its line that is more than nothing', () => {
+    for (const { things } of groups) {
+      for (const { lineId, figureId } of things) {
+        const plan = whole.lines.find(({ line }) => line.id === lineId);
+        expect(plan?.planned && plan.figure(figureId).value).toBeGreaterThan(0);
+      }
+    }
+    const melt = groups.find(({ stage }) => stage === 'melt')?.things.map(({ what }) => what);
+    expect(melt).toEqual(expect.arrayContaining(['Dark chocolate', 'White chocolate', 'Compound coating']));
+  });
+
+  it('says what to bring out, wash, line and make cold, each once', () => {
+    const all = preparationsOf(run, whole, kitchen);
+    expect(new Set(all.map(({ words }) => words)).size).toBe(all.length);
+    for (const kind of ['warm up', 'wash', 'line', 'cold'] as const)
+      expect(all.some((one) => one.kind === kind)).toBe(true);
+    const frozen = {
+      ...EVENING,
+      formulas: EVENING.formulas.map((doc) => ({
+        ...doc,
+        text: doc.text.replace('roast pumpkin', 'frozen pumpkin'),
+      })),
+    };
+    expect(preparationsOf(run, planWhole(frozen), kitchen).map(({ kind }) => kind)).toContain('thaw');
+  });
+
+  it('warns where a nut-free lot dips where another line has nuts, and not before', () => {
+    expect(
+      sharedNutFaults(run, whole)
+        .map(({ fault }) => fault)
+        .join(),
+    ).toMatch(/White with sprinkles/);
+    const apart = changed((line) => (line.id === 'cubes-dipped' ? ({ ...line, lots: [] }) : line));
+    expect(sharedNutFaults(apart, planWhole({ ...EVENING, run: apart }))).toEqual([]);
+  });
+});
+
+const store = (over: Partial<StoredDoc>): StoredDoc => ({
+  id: 's',
+  name: 'Plain flour',
+  left: 0,
+  by: 'g',
+  packet: null,
+  price: null,
+  ...over,
+});
+const flourIn = (stored: readonly StoredDoc[]) => {
+  const list = shoppingOf(run, whole, { ...kitchen, store: [...stored] });
+  const row = list.rows.find(({ key }) => key === keyOf('plain flour'));
+  if (!row) throw new Error('flour is needed');
+  return { list, row };
+};
+
+describe('the shopping list', () => {
+  it('adds up a thing over all bowls, by hand from the figures', () => {
+    let sum = 0;
+    for (const { batch, lineId } of bowlsOf(run, whole)) {
+      const line = whole.lines.find((one) => one.line.id === lineId);
+      const holder = lineId === null ? whole.components : line?.planned ? line : null;
+      for (const item of batch.ingredients)
+        if (item.line.ingredient?.key === keyOf('plain flour'))
+          sum += holder?.figure(item.figureId).value ?? NaN;
+    }
+    expect(flourIn([]).row.amount).toBeCloseTo(sum, 6);
+    expect(needsOf(run, whole).some(({ key }) => key === 'water')).toBe(false);
+    expect(
+      needsOf(run, whole).find(({ key, by }) => key === keyOf('eggs') && by === 'pieces')?.amount,
+    ).toBeGreaterThan(9);
+  });
+
+  it('takes off what is in the cupboard and rounds up to whole packets', () => {
+    const need = flourIn([]).row.amount;
+    const { row } = flourIn([store({ left: 200, packet: 500, price: 1.2 })]);
+    expect(row.missing).toBeCloseTo(need - 200, 6);
+    expect(row.packets).toBe(Math.ceil((need - 200) / 500));
+    expect(row.buy).toBe((row.packets ?? 0) * 500);
+    expect(row.cost).toBeCloseTo((row.packets ?? 0) * 1.2, 9);
+    expect(row.used).toBeCloseTo((need / 500) * 1.2, 9);
+    expect(flourIn([store({ left: need })]).row.buy).toBe(0);
+    expect(flourIn([store({ left: need - 500, packet: 500 })]).row.packets).toBe(1);
+  });
+
+  it('never buys more when more is in the cupboard', () => {
+    const buys = [0, 100, 400, 900, 2000, 9000].map(
+      (left) => flourIn([store({ left, packet: 250 })]).row.buy,
+    );
+    expect([...buys].sort((a, b) => b - a)).toEqual(buys);
+  });
+
+  it('tells the cost of what has a price, and how much has none', () => {
+    expect(flourIn([]).list.cost).toBeNull();
+    const { list, row } = flourIn([store({ packet: 1000, price: 2 })]);
+    expect(list.usedCost).toBeCloseTo(row.used ?? NaN, 9);
+    expect(list.unpriced).toBe(list.rows.length - 1);
+    expect(list.pieces).toBeGreaterThan(200);
+  });
+});

@@ -1,0 +1,195 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import type { RunDoc, StoredDoc } from '../../../core/exchange/documents';
+import { storedSchema } from '../../../core/exchange/kitchenDoc';
+import { readWith } from '../../../core/exchange/read';
+import { ticksOf } from '../../../core/plan/bowls';
+import { keyOf, shoppingOf, type ShoppingRow } from '../../../core/plan/shopping';
+import { formatNumber, readNumberField, showText } from '../../../core/quantity';
+import { newId } from '../../../state/ids';
+import type { RunPlan } from '../../../state/plans';
+import { changeKitchen, useKitchen, useNumberStyle } from '../../../state/store';
+import { MainAction } from '../../../ui/actions';
+import { Card } from '../../../ui/card';
+import { FieldFault } from '../../../ui/fieldFault';
+import { Sheet } from '../../../ui/sheet';
+import { Tap } from '../../../ui/tap';
+import { Body, Small, Strong } from '../../../ui/text';
+import { FONT, space, useTokens } from '../../../ui/theme';
+import { toggle } from './WeighOut';
+
+/** What to buy: what the run takes, less what is in the store cupboard, in whole packets. */
+export function ShoppingList({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
+  const kitchen = useKitchen();
+  const { decimal } = useNumberStyle();
+  const [open, setOpen] = useState<ShoppingRow | null>(null);
+  const list = shoppingOf(run, whole, kitchen);
+  const buy = list.rows.filter((row) => row.buy > 0);
+  const have = list.rows.filter((row) => row.buy <= 0);
+  const money = (n: number) => formatNumber(n, 2, decimal);
+  return (
+    <>
+      <Card title={buy.length === 0 ? 'Nothing to buy' : 'To buy'}>
+        {buy.map((row) => (
+          <Row key={`${row.key}/${row.by}`} run={run} row={row} onOpen={() => setOpen(row)} />
+        ))}
+        {list.cost !== null && list.usedCost !== null ? (
+          <View>
+            <Strong>{`${money(list.cost)} for the packets; ${money(list.usedCost)} of it is used, ${money(list.usedCost / Math.max(list.pieces, 1))} a piece over ${list.pieces}.`}</Strong>
+            {list.unpriced > 0 ? (
+              <Small>{`${list.unpriced} of ${list.rows.length} have no price and are not in it.`}</Small>
+            ) : null}
+          </View>
+        ) : (
+          <Small>Tap a name to say what is in the cupboard, how it is packed, and what a packet costs.</Small>
+        )}
+      </Card>
+      {have.length > 0 ? (
+        <Card title="In the cupboard">
+          {have.map((row) => (
+            <Row key={`${row.key}/${row.by}`} run={run} row={row} onOpen={() => setOpen(row)} />
+          ))}
+        </Card>
+      ) : null}
+      <Sheet title={open?.name ?? ''} visible={open !== null} onClose={() => setOpen(null)}>
+        {open ? (
+          <StoreForm
+            key={open.key}
+            row={open}
+            onSave={(stored) => {
+              setOpen(null);
+              const others = (kitchen.store ?? []).filter(
+                (one) => !(one.by === open.by && keyOf(one.name) === open.key),
+              );
+              changeKitchen(`Cupboard: ${open.name}`, { ...kitchen, store: [...others, stored] });
+            }}
+          />
+        ) : null}
+      </Sheet>
+    </>
+  );
+}
+
+function useAmount(): (n: number, by: 'g' | 'pieces') => string {
+  const style = useNumberStyle();
+  return (n, by) =>
+    by === 'g' ? showText(n, 'g', style) : formatNumber(Math.ceil(n - 1e-6), 0, style.decimal);
+}
+
+function Row({
+  run,
+  row,
+  onOpen,
+}: {
+  readonly run: RunDoc;
+  readonly row: ShoppingRow;
+  readonly onOpen: () => void;
+}) {
+  const { line } = useTokens();
+  const amount = useAmount();
+  const key = `buy:${row.key}`;
+  const done = ticksOf(run).has(key);
+  const main =
+    row.buy <= 0
+      ? 'enough'
+      : row.packets !== null && row.packet !== null
+        ? `${row.packets} × ${amount(row.packet, row.by)}`
+        : amount(row.buy, row.by);
+  const under = `${amount(row.amount, row.by)} needed${row.left > 0 ? `, ${amount(row.left, row.by)} there` : ''}`;
+  return (
+    <View style={{ flexDirection: 'row', borderBottomWidth: 1, borderBottomColor: line, gap: space(1) }}>
+      <Tap
+        label={`${row.name}: ${under}. Cupboard and packets`}
+        onPress={onOpen}
+        style={{ flex: 1 }}
+        testID={`buy-${row.key}`}
+      >
+        <Body soft={done} style={{ fontSize: 18, textDecorationLine: done ? 'line-through' : 'none' }}>
+          {row.name}
+        </Body>
+        <Small>{under}</Small>
+      </Tap>
+      <Tap
+        role="checkbox"
+        checked={done}
+        label={`${main}, ${row.name}`}
+        onPress={() => toggle(run, key, row.name)}
+        style={{ alignItems: 'flex-end', minWidth: 96 }}
+      >
+        <Body
+          soft={done}
+          style={{ fontSize: 20, fontFamily: FONT.sansStrong }}
+        >{`${done ? '✓ ' : ''}${main}`}</Body>
+      </Tap>
+    </View>
+  );
+}
+
+/** What is in the cupboard of something, and how it is bought. Empty fields say nothing. */
+function StoreForm({
+  row,
+  onSave,
+}: {
+  readonly row: ShoppingRow;
+  readonly onSave: (stored: StoredDoc) => void;
+}) {
+  const { decimal } = useNumberStyle();
+  const kitchen = useKitchen();
+  const known = (kitchen.store ?? []).find((one) => one.by === row.by && keyOf(one.name) === row.key);
+  const shown = (n: number | null | undefined) =>
+    n === null || n === undefined
+      ? ''
+      : formatNumber(n, Number.isInteger(n) ? 0 : 2, decimal).replace(/\u202f/g, '');
+  const [left, setLeft] = useState(shown(known?.left ?? (row.left || null)));
+  const [packet, setPacket] = useState(shown(known?.packet));
+  const [price, setPrice] = useState(shown(known?.price));
+  const [fault, setFault] = useState<{ readonly field: string; readonly words: string } | null>(null);
+  const number = (text: string) => (text.trim() === '' ? null : (readNumberField(text) ?? NaN));
+  const unit = row.by === 'g' ? 'g' : 'pieces';
+  const save = () => {
+    const read = readWith<StoredDoc>(storedSchema, {
+      id: known?.id ?? newId('stored'),
+      name: row.name,
+      by: row.by,
+      left: number(left) ?? 0,
+      packet: number(packet),
+      price: number(price),
+    });
+    if (read.ok) onSave(read.value);
+    else {
+      const [first] = read.faults;
+      const isNumber = /expected number|NaN/i.test(first?.fault ?? '');
+      setFault({
+        field: first?.field ?? '',
+        words: isNumber ? 'That is not a number. Write it like 250 or 1.5.' : (first?.fault ?? ''),
+      });
+    }
+  };
+  const field = (name: string, label: string, value: string, set: (text: string) => void) => (
+    <>
+      <TextInput
+        mode="outlined"
+        label={label}
+        aria-label={label}
+        value={value}
+        inputMode="decimal"
+        onChangeText={(text) => {
+          set(text);
+          setFault(null);
+        }}
+        error={fault?.field === name}
+      />
+      <FieldFault words={fault?.field === name ? fault.words : null} />
+    </>
+  );
+  return (
+    <>
+      <Small>{`The run takes ${Math.ceil(row.amount)} ${unit}.`}</Small>
+      {field('left', `In the cupboard, ${unit}`, left, setLeft)}
+      {field('packet', `A packet holds, ${unit}`, packet, setPacket)}
+      {field('price', 'A packet costs', price, setPrice)}
+      <MainAction title="Keep it" onPress={save} />
+    </>
+  );
+}

@@ -1,0 +1,276 @@
+import { View } from 'react-native';
+import type { KitchenDoc, RunDoc } from '../../../core/exchange/documents';
+import { tickKey, ticksOf, withTicks } from '../../../core/plan/bowls';
+import type { GatherGroup, Thing } from '../../../core/plan/gather';
+import { weighOut } from '../../../core/plan/weighOut';
+import { join, show } from '../../../core/quantity';
+import { holderOf, type Holder, type RunPlan } from '../../../state/plans';
+import { SHARED, changeRun, useKitchen, useNumberStyle, useScreen } from '../../../state/store';
+import { whenText } from '../../../state/time';
+import { useNow } from '../../../state/clock';
+import { Card } from '../../../ui/card';
+import { Icon } from '../../../ui/icons';
+import { Tap } from '../../../ui/tap';
+import { Body, Small, Strong } from '../../../ui/text';
+import { FONT, space, useTokens } from '../../../ui/theme';
+import { pieceWords } from '../words';
+
+/** Ticks a thing off, or on again. */
+export function toggle(run: RunDoc, key: string, what: string): void {
+  const ticks = new Set(ticksOf(run));
+  if (!ticks.delete(key)) ticks.add(key);
+  changeRun(what, withTicks(run, ticks));
+}
+
+interface GroupProps {
+  readonly run: RunDoc;
+  readonly whole: RunPlan;
+  readonly group: GatherGroup;
+}
+
+/** What is needed at one time: a bowl weighed out once for all its lines, or loose things. */
+export function GroupCard(props: GroupProps) {
+  return props.group.bowl ? <BowlCard {...props} /> : <ThingsCard {...props} />;
+}
+
+/** For which lines a bowl is, where there is more than one line. */
+function useForWords({ run }: GroupProps): (lineIds: readonly string[]) => string {
+  return (lineIds) =>
+    run.lines.length < 2
+      ? ''
+      : `For ${run.lines
+          .filter(({ id }) => lineIds.includes(id))
+          .map((line) => `${line.count} ${pieceWords(line)}`)
+          .join(', ')}.`;
+}
+
+function At({ group }: { readonly group: GatherGroup }) {
+  const now = useNow(60_000);
+  return group.at ? <Small>{`Needed from ${whenText(group.at, now)}.`}</Small> : null;
+}
+
+function BowlCard(props: GroupProps) {
+  const { run, whole, group } = props;
+  const kitchen = useKitchen();
+  const style = useNumberStyle();
+  const forWords = useForWords(props);
+  const { bowl } = group;
+  const holder = bowl ? holderOf(whole, bowl.lineId ?? SHARED) : null;
+  if (!bowl || !holder) return null;
+  const { batch } = bowl;
+  const ticks = ticksOf(run);
+  const mixed = holder.figure(bowl.mixedId);
+  const planned = mixed.expected?.value ?? mixed.value;
+  const done = batch.ingredients.filter((item) => ticks.has(tickKey(batch, item)));
+  const weighedG = done.reduce((sum, item) => sum + holder.figure(item.figureId).value, 0);
+  const words = forWords(batch.lineIds);
+  return (
+    <Card title={`Weigh out: ${batch.formula.name}`}>
+      {words ? <Body>{words}</Body> : null}
+      <At group={group} />
+      <Progress share={planned > 0 ? weighedG / planned : 0} />
+      <Small>
+        {`${done.length} of ${batch.ingredients.length} weighed, ${join(show(weighedG, 'g', style))} of ${join(show(planned, 'g', style))}`}
+      </Small>
+      <View>
+        {batch.ingredients.map((item) => {
+          const key = tickKey(batch, item);
+          const amount = weighOut(item, holder, kitchen.scaleStepG, style);
+          return (
+            <TickRow
+              key={item.key}
+              testID={`weigh-${item.key}`}
+              name={item.name}
+              under={item.written}
+              main={amount.main}
+              beside={amount.beside}
+              ticked={ticks.has(key)}
+              onTick={() => toggle(run, key, item.name)}
+              why={{
+                runId: run.id,
+                lineId: bowl.lineId ?? SHARED,
+                figureId: item.wholeFigureId ?? item.figureId,
+              }}
+            />
+          );
+        })}
+        {(batch.formula.parts ?? []).map((part, i) => (
+          <PartRow
+            key={part.formulaId}
+            run={run}
+            whole={whole}
+            holder={holder}
+            bowl={bowl}
+            index={i}
+            kitchen={kitchen}
+          />
+        ))}
+      </View>
+      {batch.toTaste.map((line) => (
+        <Body key={line.raw}>{`${line.raw.trim()}: no amount is written`}</Body>
+      ))}
+      <Steps text={batch.formula.steps} />
+    </Card>
+  );
+}
+
+/** What a formula takes of another one: weighed from its bowl. */
+function PartRow({
+  run,
+  whole,
+  holder,
+  bowl,
+  index,
+}: {
+  readonly run: RunDoc;
+  readonly whole: RunPlan;
+  readonly holder: Holder;
+  readonly bowl: NonNullable<GatherGroup['bowl']>;
+  readonly index: number;
+  readonly kitchen: KitchenDoc;
+}) {
+  const style = useNumberStyle();
+  const prefix = bowl.mixedId.replace(/(batter\.)?mixed$/, '');
+  const figureId = `${prefix}part.${index + 1}`;
+  const part = bowl.batch.formula.parts?.[index];
+  if (!part || !holder.has(figureId)) return null;
+  const name = whole.components?.batches.find(({ id }) => id === part.formulaId)?.formula.name ?? 'a part';
+  const key = `${bowl.batch.formula.id}:part.${index + 1}`;
+  return (
+    <TickRow
+      testID={`part-${index + 1}`}
+      name={name}
+      under="From its own bowl."
+      main={join(show(holder.figure(figureId).value, 'g', style))}
+      beside={null}
+      ticked={ticksOf(run).has(key)}
+      onTick={() => toggle(run, key, name)}
+      why={{ runId: run.id, lineId: bowl.lineId ?? SHARED, figureId }}
+    />
+  );
+}
+
+function Steps({ text }: { readonly text: string }) {
+  const steps = text.split('\n').filter((step) => step.trim());
+  if (steps.length === 0) return null;
+  return (
+    <View style={{ gap: space(0.5) }}>
+      <Strong>Then</Strong>
+      {steps.map((step, i) => (
+        <View key={step} style={{ flexDirection: 'row', gap: space(1.5) }}>
+          <Strong style={{ width: 20 }}>{String(i + 1)}</Strong>
+          <Body style={{ flex: 1 }}>{step}</Body>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function ThingsCard(props: GroupProps) {
+  const { run, whole, group } = props;
+  const style = useNumberStyle();
+  const forWords = useForWords(props);
+  const ticks = ticksOf(run);
+  const row = (thing: Thing) => {
+    const holder = holderOf(whole, thing.lineId);
+    if (!holder) return null;
+    const figure = holder.figure(thing.figureId);
+    return (
+      <TickRow
+        key={thing.key}
+        testID={`thing-${thing.key}`}
+        name={thing.what}
+        under={[thing.note, forWords([thing.lineId])].filter(Boolean).join(' ')}
+        main={join(show(figure.value, figure.unit, style))}
+        beside={null}
+        ticked={ticks.has(thing.key)}
+        onTick={() => toggle(run, thing.key, thing.what)}
+        why={{ runId: run.id, lineId: thing.lineId, figureId: thing.figureId }}
+      />
+    );
+  };
+  return (
+    <Card title={group.title}>
+      <At group={group} />
+      <View>{group.things.map(row)}</View>
+    </Card>
+  );
+}
+
+function Progress({ share }: { readonly share: number }) {
+  const { sunk, carnelian } = useTokens();
+  return (
+    <View style={{ height: 10, borderRadius: 5, backgroundColor: sunk, overflow: 'hidden' }} aria-hidden>
+      <View style={{ height: 10, width: `${Math.min(share, 1) * 100}%`, backgroundColor: carnelian }} />
+    </View>
+  );
+}
+
+/** One thing to weigh or to set out: box and name tick it off; the amount, large, says how it came about. */
+function TickRow({
+  name,
+  under,
+  main,
+  beside,
+  ticked,
+  onTick,
+  why,
+  testID,
+}: {
+  readonly name: string;
+  readonly under: string;
+  readonly main: string;
+  readonly beside: string | null;
+  readonly ticked: boolean;
+  readonly onTick: () => void;
+  readonly why: { readonly runId: string; readonly lineId: string; readonly figureId: string };
+  readonly testID: string;
+}) {
+  const askWhy = useScreen((state) => state.askWhy);
+  const { line, inkSoft, carnelian, onCarnelian } = useTokens();
+  const spoken = [main, beside, name].filter(Boolean).join(', ');
+  return (
+    <View
+      testID={testID}
+      style={{ flexDirection: 'row', minHeight: 68, borderBottomWidth: 1, borderBottomColor: line }}
+    >
+      <Tap role="checkbox" checked={ticked} label={spoken} onPress={onTick} style={{ flex: 1 }}>
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(1.5) }}>
+          <View
+            style={{
+              width: 30,
+              height: 30,
+              borderRadius: 9,
+              borderWidth: 2,
+              borderColor: ticked ? carnelian : inkSoft,
+              backgroundColor: ticked ? carnelian : undefined,
+              alignItems: 'center',
+              justifyContent: 'center',
+            }}
+          >
+            {ticked ? <Icon name="check" color={onCarnelian} size={22} /> : null}
+          </View>
+          <View style={{ flex: 1 }}>
+            <Body
+              soft={ticked}
+              style={{ fontSize: 18, textDecorationLine: ticked ? 'line-through' : 'none' }}
+            >
+              {name}
+            </Body>
+            {under ? <Small>{under}</Small> : null}
+          </View>
+        </View>
+      </Tap>
+      <Tap
+        label={`${spoken}. Why?`}
+        onPress={() => askWhy(why.runId, why.lineId, why.figureId)}
+        style={{ alignItems: 'flex-end', minWidth: 96, paddingLeft: space(1) }}
+      >
+        <Body soft={ticked} style={{ fontSize: 26, lineHeight: 32, fontFamily: FONT.sansStrong }}>
+          {main}
+        </Body>
+        {beside ? <Small>{beside}</Small> : null}
+      </Tap>
+    </View>
+  );
+}

@@ -1,0 +1,147 @@
+import { View } from 'react-native';
+import type { CubeLine, Line, MiniWellsLine, RunDoc } from '../../../core/exchange/documents';
+import { newLine, type MiniStyle } from '../../../core/exchange/newLines';
+import type { PlannedLine } from '../../../core/plan';
+import { showText } from '../../../core/quantity';
+import { formulaIn } from '../../../state/documents';
+import { newId } from '../../../state/ids';
+import { changeLineOf, changeRun, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
+import { QuietAction } from '../../../ui/actions';
+import { Card } from '../../../ui/card';
+import { ChoiceValue, Sentence } from '../../../ui/sentence';
+import { Small } from '../../../ui/text';
+import { space } from '../../../ui/theme';
+import { PieceDrawing } from '../LineCut';
+import { LineFault } from '../RunFrame';
+import { STYLE_WORDS } from '../words';
+import { CakesicleWords, PopWords } from './DoughWords';
+import { CountField, setterOf } from './fields';
+import { Lots } from './Lots';
+import { CubeWords, CupcakeWords, MiniWellsWords, MugWords } from './WellsWords';
+
+/** One line of a run: a sentence in which every value can be changed, its lots, and what becomes of it. */
+export function LineCard({
+  run,
+  planned,
+  draw,
+}: {
+  readonly run: RunDoc;
+  readonly planned: PlannedLine;
+  readonly draw: boolean;
+}) {
+  const { line } = planned;
+  const style = useNumberStyle();
+  return (
+    <Card>
+      {draw && planned.planned ? (
+        <View style={{ alignItems: 'center' }}>
+          <PieceDrawing plan={planned} width={300} height={130} label="The piece, cut through" />
+        </View>
+      ) : null}
+      <LineWords run={run} line={line} />
+      {planned.planned ? (
+        <Small>{`${showText(planned.figure(portionId(planned)).value, 'g', style)} each; ${planned.figure('count.made').value} made.`}</Small>
+      ) : (
+        <LineFault line={planned} />
+      )}
+      <Lots run={run} line={line} />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
+        {run.lines.length < 60 ? (
+          <QuietAction
+            title="The same again"
+            icon="plus"
+            onPress={() =>
+              changeRun('The same again', {
+                ...run,
+                lines: run.lines.flatMap((one) =>
+                  one.id === line.id
+                    ? [one, { ...one, id: newId('line'), stated: {}, ticks: [] }]
+                    : [one],
+                ),
+              })
+            }
+          />
+        ) : null}
+        {run.lines.length > 1 ? (
+          <QuietAction
+            title="Take this line out"
+            icon="bin"
+            onPress={() =>
+              changeRun('Take this line out', { ...run, lines: run.lines.filter(({ id }) => id !== line.id) })
+            }
+          />
+        ) : null}
+      </View>
+    </Card>
+  );
+}
+
+const portionId = (plan: { has: (id: string) => boolean }) =>
+  plan.has('portion.mass') ? 'portion.mass' : 'piece.mass';
+
+function LineWords({ run, line }: { readonly run: RunDoc; readonly line: Line }) {
+  switch (line.family) {
+    case 'cupcake':
+      return (
+        <Sentence>
+          <CupcakeWords run={run} line={line} set={setterOf(run, line)} />
+        </Sentence>
+      );
+    case 'pop':
+      return <PopWords run={run} line={line} set={setterOf(run, line)} />;
+    case 'cakesicle':
+      return <CakesicleWords run={run} line={line} set={setterOf(run, line)} />;
+    case 'mug':
+      return (
+        <Sentence>
+          <MugWords run={run} line={line} set={setterOf(run, line)} />
+        </Sentence>
+      );
+    case 'mini':
+      return (
+        <Sentence>
+          <CountField
+            line={line}
+            set={(label, over) => changeLineOf(label, run, line.id, (one) => ({ ...one, ...over }))}
+          />
+          <StyleField run={run} line={line} />
+          {line.style === 'cubes' ? (
+            <CubeWords run={run} line={line} set={setterOf(run, line)} />
+          ) : (
+            <MiniWellsWords run={run} line={line} set={setterOf(run, line)} />
+          )}
+        </Sentence>
+      );
+  }
+}
+
+/** Which kind of mini cake. Another kind starts as usual, with the same count, formula and lots. */
+function StyleField({ run, line }: { readonly run: RunDoc; readonly line: MiniWellsLine | CubeLine }) {
+  const kitchen = useKitchen();
+  const docs = useDocuments((state) => state.docs);
+  const formula = formulaIn(docs, line.formulaId);
+  const choose = (style: MiniStyle) => {
+    if (!formula) return;
+    const made = newLine({
+      id: line.id,
+      family: 'mini',
+      count: line.count,
+      crumb: { from: 'formula', formula },
+      kitchen,
+      style,
+    });
+    if (made.ok) changeLineOf('Kind', run, line.id, () => ({ ...made.line, lots: line.lots }));
+  };
+  return (
+    <ChoiceValue
+      testID="value-style"
+      label="Kind"
+      title="Which kind of mini cake"
+      value={line.style}
+      text={STYLE_WORDS[line.style].title}
+      choices={(Object.keys(STYLE_WORDS) as MiniStyle[]).map((key) => ({ value: key, ...STYLE_WORDS[key] }))}
+      onChoose={choose}
+      after=" of"
+    />
+  );
+}

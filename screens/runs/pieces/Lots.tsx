@@ -1,0 +1,346 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import type { Line, Lot, RunDoc, Topping } from '../../../core/exchange/documents';
+import { lotSchema } from '../../../core/exchange/pieceFields';
+import { readWith } from '../../../core/exchange/read';
+import { COVER_G_CM2 } from '../../../core/process/coat.table';
+import { COLOUR_DEPTH, type ColourDepth } from '../../../core/process/frost.table';
+import { readNumberField, showText } from '../../../core/quantity';
+import { newId } from '../../../state/ids';
+import { changeLineOf, useNumberStyle } from '../../../state/store';
+import { Chip, Chips, MainAction, QuietAction } from '../../../ui/actions';
+import { FieldFault } from '../../../ui/fieldFault';
+import { Icon } from '../../../ui/icons';
+import { IconTap } from '../../../ui/screen';
+import { Sheet } from '../../../ui/sheet';
+import { Tap } from '../../../ui/tap';
+import { Body, Small, Strong } from '../../../ui/text';
+import { space, useTokens } from '../../../ui/theme';
+import { CHOCOLATES, chocolateName } from './finish';
+
+const coated = (line: Line): boolean =>
+  line.family === 'cakesicle' || (line.family !== 'cupcake' && line.family !== 'mug' && Boolean(line.coat));
+const frosted = (line: Line): boolean => 'frosting' in line && Boolean(line.frosting);
+
+/** Lots of a line: pieces finished alike, with their own count, colour, coat and toppings. */
+export function Lots({ run, line }: { readonly run: RunDoc; readonly line: Line }) {
+  const [open, setOpen] = useState<Lot | null>(null);
+  const lots = line.lots ?? [];
+  const promised = lots.reduce((sum, lot) => sum + lot.count, 0);
+  const left = line.count - promised;
+  const put = (label: string, next: readonly Lot[]) =>
+    changeLineOf(label, run, line.id, (one) => ({ ...one, lots: [...next] }));
+  const fresh = (): Lot => ({
+    id: newId('lot'),
+    name: '',
+    count: Math.max(1, Math.ceil(left / 2)),
+    colour: null,
+    coat: null,
+    toppings: [],
+  });
+  return (
+    <View style={{ gap: space(1) }}>
+      {lots.map((lot) => (
+        <LotRow key={lot.id} lot={lot} onOpen={() => setOpen(lot)} />
+      ))}
+      {lots.length > 0 && left > 0 ? <Small>{`${left} in no lot.`}</Small> : null}
+      {left > 0 && lots.length < 40 ? (
+        <QuietAction
+          title={lots.length === 0 ? 'Finish some of them otherwise' : 'Another lot'}
+          icon="plus"
+          onPress={() => setOpen(fresh())}
+        />
+      ) : null}
+      <Sheet title={open?.name ? open.name : 'A lot'} visible={open !== null} onClose={() => setOpen(null)}>
+        {open ? (
+          <LotForm
+            key={open.id}
+            lot={open}
+            line={line}
+            most={left + (lots.find(({ id }) => id === open.id)?.count ?? 0)}
+            onSave={(lot) => {
+              setOpen(null);
+              const known = lots.some(({ id }) => id === lot.id);
+              put(
+                `Lot ${lot.name}`,
+                known ? lots.map((one) => (one.id === lot.id ? lot : one)) : [...lots, lot],
+              );
+            }}
+            onRemove={
+              lots.some(({ id }) => id === open.id)
+                ? () => {
+                    setOpen(null);
+                    put(
+                      `Take out ${open.name}`,
+                      lots.filter(({ id }) => id !== open.id),
+                    );
+                  }
+                : null
+            }
+          />
+        ) : null}
+      </Sheet>
+    </View>
+  );
+}
+
+function useLotWords(): (lot: Lot) => string {
+  const style = useNumberStyle();
+  return (lot) =>
+    [
+      lot.coat ? chocolateName(lot.coat) : '',
+      lot.colour ? `${lot.colour.depth} ${lot.colour.name}` : '',
+      ...lot.toppings.map((topping) =>
+        topping.by === 'each'
+          ? `${showText(topping.eachG, 'g', style)} of ${topping.what}`
+          : `${topping.what} over ${showText(topping.share, 'share', style)}`,
+      ),
+      lot.nutFree ? 'promised free of nuts' : '',
+    ]
+      .filter(Boolean)
+      .join(', ') || 'as the others';
+}
+
+function LotRow({ lot, onOpen }: { readonly lot: Lot; readonly onOpen: () => void }) {
+  const { line, inkSoft } = useTokens();
+  const words = useLotWords();
+  return (
+    <Tap
+      label={`${lot.count} ${lot.name}: ${words(lot)}. Change`}
+      onPress={onOpen}
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: space(1.5),
+        borderLeftWidth: 6,
+        borderLeftColor: line,
+        paddingLeft: space(1.5),
+      }}
+    >
+      <Strong style={{ fontSize: 22, minWidth: 36 }}>{String(lot.count)}</Strong>
+      <View style={{ flex: 1 }}>
+        <Strong>{lot.name}</Strong>
+        <Small>{words(lot)}</Small>
+      </View>
+      <Icon name="next" color={inkSoft} size={20} />
+    </Tap>
+  );
+}
+
+interface FormProps {
+  readonly lot: Lot;
+  readonly line: Line;
+  /** Pieces that are free for it. */
+  readonly most: number;
+  readonly onSave: (lot: Lot) => void;
+  readonly onRemove: (() => void) | null;
+}
+
+function LotForm({ lot, line, most, onSave, onRemove }: FormProps) {
+  const [name, setName] = useState(lot.name);
+  const [count, setCount] = useState(String(lot.count));
+  const [draft, setDraft] = useState(lot);
+  const [fault, setFault] = useState<{ readonly field: string; readonly words: string } | null>(null);
+  const save = () => {
+    const n = readNumberField(count);
+    const read = readWith<Lot>(lotSchema, { ...draft, name: name.trim(), count: n });
+    if (!read.ok) {
+      const [first] = read.faults;
+      setFault({ field: first?.field ?? '', words: first?.fault ?? '' });
+    } else if (read.value.count > most) {
+      setFault({ field: 'count', words: `Only ${most} are in no other lot.` });
+    } else onSave(read.value);
+  };
+  const faultOf = (field: string) => (fault?.field === field ? fault.words : null);
+  return (
+    <>
+      <TextInput
+        mode="outlined"
+        label="What they are called"
+        aria-label="What they are called"
+        value={name}
+        onChangeText={(text) => {
+          setName(text);
+          setFault(null);
+        }}
+        error={faultOf('name') !== null}
+      />
+      <FieldFault words={faultOf('name')} />
+      <TextInput
+        mode="outlined"
+        label={`How many of the ${line.count}`}
+        aria-label="How many in this lot"
+        value={count}
+        inputMode="numeric"
+        onChangeText={(text) => {
+          setCount(text);
+          setFault(null);
+        }}
+        error={faultOf('count') !== null}
+      />
+      <FieldFault words={faultOf('count')} />
+      {coated(line) ? (
+        <>
+          <Small>Their coat</Small>
+          <Chips label="Their coat">
+            <Chip
+              title="as the line"
+              selected={draft.coat === null}
+              onPress={() => setDraft({ ...draft, coat: null })}
+            />
+            {CHOCOLATES.map(({ value, title }) => (
+              <Chip
+                key={value}
+                title={title}
+                selected={draft.coat === value}
+                onPress={() => setDraft({ ...draft, coat: value })}
+              />
+            ))}
+          </Chips>
+        </>
+      ) : null}
+      {frosted(line) ? <ColourFields lot={draft} onChange={setDraft} /> : null}
+      {draft.toppings.map((topping, i) => (
+        <ToppingFields
+          key={i}
+          topping={topping}
+          onChange={(next) =>
+            setDraft({
+              ...draft,
+              toppings: draft.toppings.flatMap((one, k) => (k === i ? (next ? [next] : []) : [one])),
+            })
+          }
+        />
+      ))}
+      {fault && !['name', 'count'].includes(fault.field) ? <FieldFault words={fault.words} /> : null}
+      {draft.toppings.length < 12 ? (
+        <QuietAction
+          title="A topping"
+          icon="plus"
+          onPress={() =>
+            setDraft({
+              ...draft,
+              toppings: [
+                ...draft.toppings,
+                { by: 'cover', what: 'sprinkles', cover: 'sprinkles', share: 0.4 },
+              ],
+            })
+          }
+        />
+      ) : null}
+      <Tap
+        role="checkbox"
+        checked={draft.nutFree === true}
+        label="Promised free of nuts"
+        onPress={() => setDraft({ ...draft, nutFree: !draft.nutFree })}
+        style={{ flexDirection: 'row', alignItems: 'center', gap: space(1) }}
+      >
+        <Body>{`${draft.nutFree ? '☑' : '☐'} Promised free of nuts`}</Body>
+        <Small>The sums warn where a pot is shared.</Small>
+      </Tap>
+      <MainAction title="Keep this lot" onPress={save} />
+      {onRemove ? <QuietAction title="Take this lot out" icon="bin" onPress={onRemove} /> : null}
+    </>
+  );
+}
+
+const DEPTHS = Object.keys(COLOUR_DEPTH) as ColourDepth[];
+
+function ColourFields({ lot, onChange }: { readonly lot: Lot; readonly onChange: (lot: Lot) => void }) {
+  const { colour } = lot;
+  return (
+    <>
+      <Small>Colour of their frosting</Small>
+      <Chips label="Depth of the colour">
+        <Chip
+          title="as it is"
+          selected={colour === null}
+          onPress={() => onChange({ ...lot, colour: null })}
+        />
+        {DEPTHS.map((depth) => (
+          <Chip
+            key={depth}
+            title={depth}
+            selected={colour?.depth === depth}
+            onPress={() => onChange({ ...lot, colour: { name: colour?.name ?? 'amber', depth } })}
+          />
+        ))}
+      </Chips>
+      {colour ? (
+        <TextInput
+          mode="outlined"
+          label="Which colour"
+          aria-label="Which colour"
+          value={colour.name}
+          onChangeText={(name) => onChange({ ...lot, colour: { ...colour, name } })}
+        />
+      ) : null}
+    </>
+  );
+}
+
+const COVERS = Object.keys(COVER_G_CM2) as (keyof typeof COVER_G_CM2)[];
+
+/** A topping: so much on each, or over a share of the piece. */
+function ToppingFields({
+  topping,
+  onChange,
+}: {
+  readonly topping: Topping;
+  readonly onChange: (topping: Topping | null) => void;
+}) {
+  const { line } = useTokens();
+  const { what } = topping;
+  const amount = topping.by === 'each' ? topping.eachG : Math.round(topping.share * 100);
+  const [text, setText] = useState(String(amount));
+  return (
+    <View style={{ borderLeftWidth: 4, borderLeftColor: line, paddingLeft: space(1.5), gap: space(1) }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+        <TextInput
+          mode="outlined"
+          label="Topping"
+          aria-label="Topping"
+          value={what}
+          onChangeText={(next) => onChange({ ...topping, what: next })}
+          style={{ flex: 1 }}
+        />
+        <IconTap name="bin" label="Take this topping out" onPress={() => onChange(null)} />
+      </View>
+      <Chips label="How it goes on">
+        <Chip
+          title="so much on each"
+          selected={topping.by === 'each'}
+          onPress={() => {
+            setText('1');
+            onChange({ by: 'each', what, eachG: 1 });
+          }}
+        />
+        {COVERS.map((cover) => (
+          <Chip
+            key={cover}
+            title={`covered, as with ${cover}`}
+            selected={topping.by === 'cover' && topping.cover === cover}
+            onPress={() => {
+              setText('40');
+              onChange({ by: 'cover', what, cover, share: 0.4 });
+            }}
+          />
+        ))}
+      </Chips>
+      <TextInput
+        mode="outlined"
+        label={topping.by === 'each' ? 'g on each' : '% of the piece covered'}
+        aria-label={topping.by === 'each' ? 'Grams on each' : 'Per cent covered'}
+        value={text}
+        inputMode="decimal"
+        onChangeText={(next) => {
+          setText(next);
+          // What is no number reaches the check of the whole lot and is said there.
+          const n = readNumberField(next) ?? NaN;
+          onChange(topping.by === 'each' ? { ...topping, eachG: n } : { ...topping, share: n / 100 });
+        }}
+      />
+    </View>
+  );
+}

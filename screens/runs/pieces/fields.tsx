@@ -1,0 +1,440 @@
+import { useState } from 'react';
+import {
+  MAX_PIECES,
+  type EggMode,
+  type FormulaDoc,
+  type Line,
+  type RunDoc,
+} from '../../../core/exchange/documents';
+import { shareLots } from '../../../core/plan/offers';
+import { fromShown, showText, toShown, typedUnit } from '../../../core/quantity';
+import { formulasIn } from '../../../state/documents';
+import { changeLineOf, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
+import { NumberSheet } from '../../../ui/numberSheet';
+import { NumberValue } from '../../../ui/numberValue';
+import { ChoiceValue, Value, Words, type Choice } from '../../../ui/sentence';
+import { TemperatureValue } from '../../../ui/temperatureValue';
+import { TextSheet, nameFault } from '../../../ui/textSheet';
+
+/** A line being worded: what it is part of, and a way to change it. */
+export interface LineProps<L extends Line> {
+  readonly run: RunDoc;
+  readonly line: L;
+  readonly set: (label: string, over: Partial<L>) => void;
+}
+
+/** Changes some of a line; lots give way where the count falls below what they promise. */
+export function setterOf<L extends Line>(run: RunDoc, line: L): LineProps<L>['set'] {
+  return (label, over) => changeLineOf(label, run, line.id, () => shareLots({ ...line, ...over }));
+}
+
+export function without(
+  stated: Readonly<Record<string, number>>,
+  ...ids: readonly string[]
+): Record<string, number> {
+  return Object.fromEntries(Object.entries(stated).filter(([id]) => !ids.includes(id)));
+}
+
+export const choicesOf = <T extends string>(
+  table: Readonly<Record<T, { readonly name?: string; readonly meaning?: string; readonly watch?: string }>>,
+): Choice<T>[] =>
+  (Object.keys(table) as T[]).map((key) => ({
+    value: key,
+    title: table[key].name ?? key,
+    detail: [table[key].meaning, table[key].watch].filter(Boolean).join(' ') || undefined,
+  }));
+
+export const plainChoices = <T extends string>(keys: readonly T[]): Choice<T>[] =>
+  keys.map((key) => ({ value: key, title: key }));
+
+export function CountField({
+  line,
+  set,
+}: {
+  readonly line: { readonly count: number };
+  readonly set: (label: string, over: { count: number }) => void;
+}) {
+  return (
+    <NumberValue
+      testID="value-count"
+      label="How many"
+      text={String(line.count)}
+      ask={{
+        title: 'How many',
+        value: line.count,
+        unit: '',
+        min: 1,
+        max: MAX_PIECES,
+        whole: true,
+        quick: [12, 24, 36, 48],
+      }}
+      onSave={(count) => set(`Count ${count}`, { count })}
+    />
+  );
+}
+
+const BATTER = new Set<FormulaDoc['makes'] | undefined>([undefined, 'batter']);
+/** Formulas that are batters, or that make some other thing. */
+export function useFormulas(makes: FormulaDoc['makes'] = 'batter'): FormulaDoc[] {
+  const docs = useDocuments((state) => state.docs);
+  return formulasIn(docs).filter((doc) => (makes === 'batter' ? BATTER.has(doc.makes) : doc.makes === makes));
+}
+
+export function FormulaField({
+  value,
+  onChoose,
+  after,
+  label = 'Formula',
+}: {
+  readonly value: string;
+  readonly onChoose: (id: string) => void;
+  readonly after?: string;
+  readonly label?: string;
+}) {
+  const style = useNumberStyle();
+  const formulas = useFormulas();
+  const all = useDocuments((state) => state.docs);
+  const known = formulasIn(all).find((item) => item.id === value);
+  return (
+    <ChoiceValue
+      testID="value-formula"
+      label={label}
+      title="Which formula"
+      value={value}
+      text={known?.name ?? 'a formula that is gone'}
+      choices={formulas.map((item) => ({
+        value: item.id,
+        title: item.name,
+        detail: `${item.method}, ${showText(item.ovenC, '°C', style)}`,
+      }))}
+      onChoose={onChoose}
+      after={after}
+    />
+  );
+}
+
+/** Something of the kitchen by its id. */
+export function ThingField<T extends { readonly id: string; readonly name: string }>({
+  things,
+  value,
+  label,
+  title,
+  gone,
+  detail,
+  onChoose,
+  after,
+  testID,
+}: {
+  readonly things: readonly T[];
+  readonly value: string;
+  readonly label: string;
+  readonly title: string;
+  readonly gone: string;
+  readonly detail: (thing: T) => string;
+  readonly onChoose: (id: string) => void;
+  readonly after?: string;
+  readonly testID?: string;
+}) {
+  const known = things.find((item) => item.id === value);
+  return (
+    <ChoiceValue
+      testID={testID}
+      label={label}
+      title={title}
+      value={value}
+      text={known?.name ?? gone}
+      choices={things.map((item) => ({ value: item.id, title: item.name, detail: detail(item) }))}
+      onChoose={onChoose}
+      after={after}
+    />
+  );
+}
+
+export function OvenField({
+  value,
+  onChoose,
+}: {
+  readonly value: string;
+  readonly onChoose: (id: string) => void;
+}) {
+  const { ovens } = useKitchen();
+  return (
+    <ThingField
+      testID="value-oven"
+      things={ovens}
+      value={value}
+      label="Oven"
+      title="Which oven"
+      gone="an oven that is gone"
+      detail={(item) =>
+        `${item.fan ? 'With a fan' : 'Still'}, ${item.racks * item.tinsPerRack} ${item.racks * item.tinsPerRack === 1 ? 'tin' : 'tins'} at once`
+      }
+      onChoose={onChoose}
+    />
+  );
+}
+
+export function OvenTemperature({
+  ovenC,
+  formulaId,
+  after,
+  onSave,
+}: {
+  readonly ovenC: number | null;
+  readonly formulaId: string;
+  readonly after?: string;
+  readonly onSave: (celsius: number) => void;
+}) {
+  const docs = useDocuments((state) => state.docs);
+  const formula = formulasIn(docs).find(({ id }) => id === formulaId);
+  return (
+    <TemperatureValue
+      testID="value-ovenC"
+      celsius={ovenC ?? formula?.ovenC ?? 175}
+      hint="As for an oven without a fan; where the fan runs, the dial goes 20 °C lower and the sums say so."
+      after={after}
+      onSave={onSave}
+    />
+  );
+}
+
+const EGGS: readonly Choice<EggMode>[] = [
+  {
+    value: 'follow',
+    title: 'kept whole, the rest follows',
+    detail:
+      'Rounded up to whole eggs and everything else with them: the formula keeps its proportions, and some batter may be over.',
+  },
+  {
+    value: 'nearest',
+    title: 'to the nearest whole one',
+    detail: 'Only the eggs are rounded. Little waste; a small batch may turn out a touch richer or drier.',
+  },
+  {
+    value: 'weigh',
+    title: 'beaten and weighed',
+    detail: 'Exactly what the scale asks for. Beat one egg more than needed and weigh it in.',
+  },
+];
+
+export function EggField({
+  value,
+  onChoose,
+  after = '.',
+}: {
+  readonly value: EggMode;
+  readonly onChoose: (eggs: EggMode) => void;
+  readonly after?: string;
+}) {
+  return (
+    <>
+      <Words>eggs</Words>
+      <ChoiceValue
+        testID="value-eggs"
+        label="Eggs"
+        title="Eggs"
+        value={value}
+        text={EGGS.find((choice) => choice.value === value)?.title ?? value}
+        choices={EGGS}
+        onChoose={onChoose}
+        after={after}
+      />
+    </>
+  );
+}
+
+/** A measure in the person's units, kept in the core's. */
+export function MeasureField({
+  label,
+  title,
+  hint,
+  value,
+  unit,
+  min,
+  max,
+  decimals = 1,
+  after,
+  whole,
+  onSave,
+  testID,
+}: {
+  readonly label: string;
+  readonly title?: string;
+  readonly hint?: string;
+  readonly value: number;
+  readonly unit: 'g' | 'mm' | 'share' | 'ml';
+  readonly min: number;
+  readonly max: number;
+  readonly decimals?: number;
+  readonly after?: string;
+  readonly whole?: boolean;
+  readonly onSave: (value: number) => void;
+  readonly testID?: string;
+}) {
+  const style = useNumberStyle();
+  const typed = (n: number) => Number(toShown(n, unit, style).toPrecision(4));
+  return (
+    <NumberValue
+      testID={testID}
+      label={label}
+      text={showText(value, unit, style)}
+      after={after}
+      ask={{
+        title: title ?? label,
+        hint,
+        value: typed(value),
+        unit: typedUnit(unit, style),
+        decimals: Math.max(decimals, unit === 'g' && style.mass === 'oz' ? 2 : 0),
+        min: typed(min),
+        max: typed(max),
+        whole,
+      }}
+      onSave={(shown) => onSave(fromShown(shown, unit, style))}
+    />
+  );
+}
+
+/** What is on the table of something: grams, or no limit. */
+export function OnHandField({
+  label,
+  value,
+  onSave,
+  after,
+}: {
+  readonly label: string;
+  readonly value: number | null | undefined;
+  readonly onSave: (value: number | null) => void;
+  readonly after?: string;
+}) {
+  const style = useNumberStyle();
+  const [asking, setAsking] = useState(false);
+  const known = value ?? null;
+  return (
+    <>
+      <ChoiceValue
+        label={label}
+        title={label}
+        value={known === null ? 'any' : 'some'}
+        text={known === null ? 'as much as it takes' : `${showText(known, 'g', style)} on the table`}
+        choices={[
+          { value: 'any', title: 'as much as it takes', detail: 'The sums say how much.' },
+          { value: 'some', title: 'what is on the table', detail: 'The count follows from it.' },
+        ]}
+        onChoose={(choice) => (choice === 'any' ? onSave(null) : setAsking(true))}
+        after={after}
+      />
+      <AskMass
+        open={asking}
+        title={label}
+        value={known}
+        onClose={() => setAsking(false)}
+        onSave={(grams) => {
+          setAsking(false);
+          onSave(grams);
+        }}
+      />
+    </>
+  );
+}
+
+function AskMass({
+  open,
+  title,
+  value,
+  onClose,
+  onSave,
+}: {
+  readonly open: boolean;
+  readonly title: string;
+  readonly value: number | null;
+  readonly onClose: () => void;
+  readonly onSave: (grams: number) => void;
+}) {
+  const style = useNumberStyle();
+  return (
+    <NumberSheet
+      ask={
+        open
+          ? {
+              title,
+              value: value === null ? null : Number(toShown(value, 'g', style).toPrecision(4)),
+              unit: typedUnit('g', style),
+              decimals: 2,
+              min: 0,
+              max: Math.round(toShown(1_000_000, 'g', style)),
+            }
+          : null
+      }
+      onClose={onClose}
+      onSave={(shown) => onSave(fromShown(shown, 'g', style))}
+    />
+  );
+}
+
+/** Pieces of something in stock, or no limit. */
+export function StockField({
+  label,
+  value,
+  onSave,
+  after,
+}: {
+  readonly label: string;
+  readonly value: number | null | undefined;
+  readonly onSave: (value: number | null) => void;
+  readonly after?: string;
+}) {
+  const [asking, setAsking] = useState(false);
+  const known = value ?? null;
+  return (
+    <>
+      <ChoiceValue
+        label={label}
+        title={label}
+        value={known === null ? 'any' : 'some'}
+        text={known === null ? 'as many as it takes' : `${known} in stock`}
+        choices={[
+          { value: 'any', title: 'as many as it takes' },
+          { value: 'some', title: 'what is in stock', detail: 'The count follows from it.' },
+        ]}
+        onChoose={(choice) => (choice === 'any' ? onSave(null) : setAsking(true))}
+        after={after}
+      />
+      <NumberSheet
+        ask={asking ? { title: label, value: known, unit: '', min: 0, max: 100_000, whole: true } : null}
+        onClose={() => setAsking(false)}
+        onSave={(n) => {
+          setAsking(false);
+          onSave(n);
+        }}
+      />
+    </>
+  );
+}
+
+/** A name in a sentence: what a filling or a topping is. */
+export function NameField({
+  label,
+  value,
+  onSave,
+  after,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly onSave: (name: string) => void;
+  readonly after?: string;
+}) {
+  const [asking, setAsking] = useState(false);
+  return (
+    <>
+      <Value text={value} label={label} after={after} onPress={() => setAsking(true)} />
+      <TextSheet
+        ask={asking ? { title: label, value, fault: nameFault } : null}
+        onClose={() => setAsking(false)}
+        onSave={(text) => {
+          setAsking(false);
+          onSave(text.trim());
+        }}
+      />
+    </>
+  );
+}

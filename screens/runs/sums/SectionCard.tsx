@@ -1,0 +1,107 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { RunDoc } from '../../../core/exchange/documents';
+import type { LinePlan } from '../../../core/plan';
+import { fromShown, toShown, typedUnit } from '../../../core/quantity';
+import { stateFigure, useNumberStyle } from '../../../state/store';
+import { QuietAction } from '../../../ui/actions';
+import { Card } from '../../../ui/card';
+import { FigureRow, FigureView } from '../../../ui/figure';
+import { NumberSheet } from '../../../ui/numberSheet';
+import { space } from '../../../ui/theme';
+import type { SumsSection } from './sections';
+
+interface SectionProps {
+  readonly run: RunDoc;
+  readonly plan: LinePlan;
+  readonly section: SumsSection;
+}
+
+/** A part of the work: its main figure large, the others in rows, and the weigh-in where there is one. */
+export function SectionCard({ run, plan, section }: SectionProps) {
+  const of = { runId: run.id, lineId: plan.line.id };
+  const { few = [], rows, weigh } = section;
+  const shown = few.filter((id) => plan.has(id));
+  return (
+    <Card title={section.title}>
+      <FigureView {...of} figure={plan.figure(section.hero)} size="hero" label={section.heroLabel} />
+      {shown.length > 0 ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4), rowGap: space(1) }}>
+          {shown.map((id) => (
+            <FigureView key={id} {...of} figure={plan.figure(id)} />
+          ))}
+        </View>
+      ) : null}
+      <View>
+        {rows
+          .filter((id) => plan.has(id) && plan.figure(id).value !== 0)
+          .map((id) => (
+            <FigureRow key={id} {...of} figure={plan.figure(id)} />
+          ))}
+      </View>
+      {weigh && plan.has(weigh.figureId) ? (
+        <WeighIn run={run} plan={plan} figureId={weigh.figureId} title={weigh.title} hint={weigh.hint} />
+      ) : null}
+    </Card>
+  );
+}
+
+/** Takes what the scale says in place of a sum, and gives it back. */
+export function WeighIn({
+  run,
+  plan,
+  figureId,
+  title,
+  hint,
+}: {
+  readonly run: RunDoc;
+  readonly plan: LinePlan;
+  readonly figureId: string;
+  readonly title: string;
+  readonly hint: string;
+}) {
+  const style = useNumberStyle();
+  const [asking, setAsking] = useState(false);
+  const figure = plan.figure(figureId);
+  const typed = (grams: number) => Number(toShown(grams, 'g', style).toPrecision(4));
+  const bounds = figure.replace;
+  if (!bounds) return null;
+  return (
+    <>
+      <QuietAction
+        title={figure.expected ? `${title} again` : title}
+        icon="scale"
+        large
+        onPress={() => setAsking(true)}
+      />
+      {figure.expected ? (
+        <QuietAction
+          title="Back to the computed weight"
+          icon="undo"
+          onPress={() => stateFigure(run, plan.line.id, figure, null, false)}
+        />
+      ) : null}
+      <NumberSheet
+        ask={
+          asking
+            ? {
+                title: `${figure.label}, weighed`,
+                hint: `${hint} Everything after it is planned anew.`,
+                value: figure.expected ? typed(figure.value) : null,
+                unit: typedUnit('g', style),
+                decimals: 2,
+                min: typed(bounds.min),
+                max: typed(bounds.max),
+                action: 'Plan on from this',
+              }
+            : null
+        }
+        onClose={() => setAsking(false)}
+        onSave={(value) => {
+          setAsking(false);
+          stateFigure(run, plan.line.id, figure, fromShown(value, 'g', style), false);
+        }}
+      />
+    </>
+  );
+}
