@@ -11,7 +11,7 @@ const allow = (from, ...to) => ({
 });
 
 module.exports = defineConfig([
-  { ignores: ['dist/**', 'node_modules/**', '.expo/**', 'coverage/**', 'public/**', 'expo-env.d.ts'] },
+  { ignores: ['dist/**', 'node_modules/**', '.expo/**', 'coverage/**', 'public/**', 'expo-env.d.ts', '.tmp/**'] },
   expo,
   {
     files: ['**/*.{ts,tsx}'],

@@ -33,15 +33,22 @@ test('a count of nought, of a hundred thousand, of nothing and of letters', asyn
 
 test('a tin without wells, and one that is no tin', async ({ page }) => {
   await openApp(page, '/kitchen');
-  await page.getByRole('button', { name: /^Wells: 12 wells/ }).click();
+  await page.getByRole('radio', { name: 'To bake in' }).click();
+  await page
+    .getByRole('button', { name: /^Wells: 12 wells/ })
+    .first()
+    .click();
   await refuse(page, '0', /At least 1/);
   await refuse(page, '-3', /At least 1/);
   await refuse(page, '900', /At most 96/);
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: /^Depth: 36 mm/ }).click();
+  await page
+    .getByRole('button', { name: /^Depth: 36 mm/ })
+    .first()
+    .click();
   await refuse(page, '0', /At least 5 mm/);
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('button', { name: /^Wells: 12 wells/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Wells: 12 wells/ }).first()).toBeVisible();
 });
 
 test('a weight no bowl has', async ({ page }) => {
@@ -54,7 +61,7 @@ test('a weight no bowl has', async ({ page }) => {
   // One gram of batter makes nothing, and the plan says so instead of breaking.
   expect(await spoken(page, 'count.made')).toContain(': 0');
   await page.getByRole('tab', { name: 'Bake' }).click();
-  await expect(page.getByText('No batter for a single piece. Look at the sums.')).toBeVisible();
+  await expect(page.getByText('There is not enough for a single piece. Look at the sums.')).toBeVisible();
 });
 
 test('an empty formula, negative and absurd amounts, and a thousand lines', async ({ page }) => {

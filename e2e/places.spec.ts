@@ -66,5 +66,5 @@ test('clear the demo, start empty, and think better of it', async ({ page }) => 
   await expect(page.getByText('There is no formula yet.', { exact: false })).toBeVisible();
   await page.goBack();
   await page.getByRole('button', { name: 'Undo: Start empty' }).click();
-  await expect(page.getByText('Lantern evening')).toBeVisible();
+  await expect(page.getByText('Lantern evening', { exact: true })).toBeVisible();
 });

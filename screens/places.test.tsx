@@ -120,6 +120,7 @@ describe('the kitchen', () => {
   beforeEach(() => open(<KitchenScreen />));
 
   it('takes a tin’s measures, and another tin, but never the last one away', () => {
+    tap('radio', 'To bake in');
     fireEvent.click(screen.getAllByRole('button', { name: /^Wells: 12 wells/ })[0] as HTMLElement);
     put('0', 'Save');
     expect(screen.getByRole('alert').textContent).toBe('At least 1.');
@@ -136,11 +137,69 @@ describe('the kitchen', () => {
   it('takes an oven that runs cold, in the person’s degrees', () => {
     tap('button', /^Heat: Celsius/);
     choose('Fahrenheit');
+    tap('radio', 'To bake in');
     tap('button', /^Oven against its dial: −9 °F/);
     put('-18', 'Save');
     expect(kitchen().ovens[0]?.offsetC).toBeCloseTo(-10, 9);
     tap('button', 'Not measured any more');
     expect(kitchen().ovens[0]?.offsetC).toBeNull();
+  });
+
+  it('takes a mould by one half of its ball and by the water test, longer side first', () => {
+    tap('radio', 'To mould and dip');
+    const first = () => kitchen().moulds?.[0];
+    fireEvent.click(screen.getAllByRole('button', { name: 'One half of a ball' })[0] as HTMLElement);
+    put('60', 'Save');
+    expect(first()).toMatchObject({ shape: 'half-ellipsoid', lengthMm: 60, widthMm: 60, depthMm: 30 });
+    fireEvent.click(screen.getAllByRole('button', { name: 'By the water test' })[0] as HTMLElement);
+    put('54', 'Save');
+    expect(first()?.cavityMl).toBe(54);
+    fireEvent.click(screen.getAllByRole('button', { name: /^Long: 60 mm/ })[0] as HTMLElement);
+    put('40', 'Save');
+    expect(first()).toMatchObject({ lengthMm: 60, widthMm: 40 });
+    tap('button', 'A scoop');
+    expect(kitchen().scoops).toHaveLength(1);
+  });
+
+  it('walks through the water test: 500 g warmed by 16 K in a minute took up 558 W', () => {
+    tap('radio', 'To bake in');
+    const buttons = screen.getAllByRole('button', { name: 'By the water test' });
+    fireEvent.click(buttons.at(-1) as HTMLElement);
+    const sheet = within(screen.getByRole('dialog'));
+    const type = (label: RegExp, text: string) =>
+      fireEvent.change(sheet.getByLabelText(label), { target: { value: text } });
+    type(/^Before/, '15');
+    type(/^After/, '14');
+    fireEvent.click(sheet.getByRole('button', { name: 'Reckon the power' }));
+    expect(sheet.getByRole('alert').textContent).toMatch(/Warmer than before/);
+    type(/^After/, '31');
+    fireEvent.click(sheet.getByRole('button', { name: 'Reckon the power' }));
+    // 500 × 4.186 × 16 ÷ 60.
+    expect(kitchen().microwaves?.[0]?.absorbedW).toBe(558);
+  });
+
+  it('keeps a measure of one’s own and what is in the cupboard', () => {
+    tap('radio', 'Cupboard');
+    tap('button', 'Another measure');
+    const sheet = () => within(screen.getByRole('dialog'));
+    const type = (label: RegExp, text: string) =>
+      fireEvent.change(sheet().getByLabelText(label), { target: { value: text } });
+    type(/^Weighs/, '0');
+    fireEvent.click(sheet().getByRole('button', { name: 'Keep it' }));
+    expect(sheet().getByRole('alert').textContent).toMatch(/Write the word/);
+    type(/^The word/, 'Ladle');
+    type(/^Weighs/, '85');
+    fireEvent.click(sheet().getByRole('button', { name: 'Keep it' }));
+    expect(kitchen().ownMeasures).toMatchObject({ ladle: 85 });
+    tap('button', 'Something else');
+    type(/^What it is/, 'Plain flour');
+    type(/^Left/, 'lots');
+    fireEvent.click(sheet().getByRole('button', { name: 'Keep it' }));
+    expect(sheet().getByRole('alert').textContent).toMatch(/not a number/);
+    type(/^Left/, '750');
+    type(/^A packet holds/, '1500');
+    fireEvent.click(sheet().getByRole('button', { name: 'Keep it' }));
+    expect(kitchen().store).toMatchObject([{ name: 'Plain flour', left: 750, packet: 1500, price: null }]);
   });
 
   it('lists what always holds here, and lets go of it', () => {

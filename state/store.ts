@@ -88,12 +88,17 @@ interface ScreenState {
   /** The line that is looked at, by run. */
   readonly lines: Readonly<Record<string, string>>;
   readonly lookAt: (runId: string, lineId: string) => void;
+  /** Whether something is being brought in. */
+  readonly bringing: boolean;
+  readonly setBringing: (bringing: boolean) => void;
 }
 
 export const useScreen = create<ScreenState>((set) => ({
   why: null,
   askWhy: (runId, lineId, figureId) => set({ why: { runId, lineId, figureId } }),
   closeWhy: () => set({ why: null }),
+  bringing: false,
+  setBringing: (bringing) => set({ bringing }),
   lines: {},
   lookAt: (runId, lineId) => set(({ lines }) => ({ lines: { ...lines, [runId]: lineId } })),
 }));

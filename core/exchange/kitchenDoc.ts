@@ -22,6 +22,8 @@ export const tinSchema = z.looseObject({
   material: z.enum(['light metal', 'dark metal', 'silicone']),
   /** A cone with its point cut off where nothing is said; a bowl is half an ellipsoid, round side down; a bar is long. */
   shape: z.enum(['frustum', 'bowl', 'bar']).optional(),
+  /** What a well holds by the water test, ml; left out where its measures alone say so. */
+  wellMl: volumeMl(1, 5000).optional(),
   /** How long a bar's well is at the top, mm; its width is `topMm`, at the bottom `baseMm`. */
   lengthMm: millimetres(10, 400).optional(),
 });
@@ -49,6 +51,8 @@ export const mouldSchema = z
     lengthMm: millimetres(10, 200),
     widthMm: millimetres(10, 200),
     depthMm: millimetres(5, 100),
+    /** What a cavity holds by the water test, ml; left out where its measures alone say so. */
+    cavityMl: volumeMl(1, 500).optional(),
     /** Room that a stick takes up inside, ml; 0 without one. */
     stickMl: z.number().min(0, 'At least 0 ml.').max(20, 'At most 20 ml.'),
   })

@@ -149,7 +149,7 @@ function newPop(ask: LineAsk): PopLine {
     addIns: [],
     binder: USUAL_BINDER,
     coat: usualCoat(first(ask.kitchen.vessels, 'vessel').id),
-    sticksOnHand: null,
+    sticksOnHand: ask.kitchen.sticks ?? null,
     lots: [],
   };
 }
@@ -167,6 +167,7 @@ function newCakesicle(ask: LineAsk): CakesicleLine {
     crumb: [crumbStart(ask.crumb, ask.kitchen)],
     addIns: [],
     binder: USUAL_BINDER,
+    sticksOnHand: ask.kitchen.sticks ?? null,
     lots: [],
   };
 }

@@ -5,6 +5,7 @@ export type { Well } from './well';
 export {
   ballSection,
   boundsOf,
+  boxSection,
   cubeSection,
   fingerSection,
   mouldedSection,

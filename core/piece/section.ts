@@ -164,29 +164,16 @@ export function mugSection(
   const width = Math.cbrt((4000 * volumeMl) / (Math.PI * MUG_SLIM));
   const depth = width * MUG_SLIM;
   const half = width / 2;
-  const wall = 4;
   const cake = depth * cakeShare;
   const dome = capHeightMm(frostingMl, half * 0.9);
   return {
     patches: [
-      {
-        material: 'vessel',
-        points: [
-          { x: -half - wall, y: depth },
-          { x: -half - wall, y: -wall },
-          { x: half + wall, y: -wall },
-          { x: half + wall, y: depth },
-          { x: half, y: depth },
-          { x: half, y: 0 },
-          { x: -half, y: 0 },
-          { x: -half, y: depth },
-        ],
-      },
+      { material: 'vessel', points: walls(half, depth, 4) },
       { material: 'crumb', points: box(-half, half, 0, cake) },
       ...(dome > 0 ? [{ material: 'frosting' as const, points: domeOn(half * 0.9, cake, dome) }] : []),
     ],
     marks: [
-      { words: 'rim', y: depth, fromX: half + wall },
+      { words: 'rim', y: depth, fromX: half + 4 },
       { words: 'batter', y: depth * fillShare, fromX: half },
       ...(dome > 0 ? [{ words: 'frosting', y: cake + dome / 2, fromX: half * 0.5 }] : []),
     ],
@@ -296,5 +283,29 @@ export function boundsOf(patches: readonly Patch[]): {
     right: Math.max(0, ...xs),
     bottom: Math.min(0, ...ys),
     top: Math.max(0, ...ys),
+  };
+}
+
+/** Floor and sides of a vessel, open at the top. */
+function walls(half: number, depth: number, thick: number): CutPoint[] {
+  return [
+    { x: -half - thick, y: depth },
+    { x: -half - thick, y: -thick },
+    { x: half + thick, y: -thick },
+    { x: half + thick, y: depth },
+    { x: half, y: depth },
+    { x: half, y: 0 },
+    { x: -half, y: 0 },
+    { x: -half, y: depth },
+  ];
+}
+
+/** A vessel or a sheet from the side: its walls, empty. */
+export function boxSection(widthMm: number, depthMm: number): Section {
+  const half = widthMm / 2;
+  return {
+    patches: [{ material: 'vessel', points: walls(half, depthMm, 3) }],
+    marks: [{ words: 'rim', y: depthMm, fromX: half + 3 }],
+    fill: null,
   };
 }

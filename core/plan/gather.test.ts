@@ -77,7 +77,7 @@ describe('gathering a run', () => {
         .map(({ fault }) => fault)
         .join(),
     ).toMatch(/White with sprinkles/);
-    const apart = changed((line) => (line.id === 'cubes-dipped' ? ({ ...line, lots: [] }) : line));
+    const apart = changed((line) => (line.id === 'cubes-dipped' ? { ...line, lots: [] } : line));
     expect(sharedNutFaults(apart, planWhole({ ...EVENING, run: apart }))).toEqual([]);
   });
 });

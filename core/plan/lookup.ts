@@ -142,7 +142,20 @@ export function partsMassG(doc: FormulaDoc): number {
   return (doc.parts ?? []).reduce((sum, part) => sum + part.massG, 0);
 }
 
-/** What was measured in this run comes before what always holds in this kitchen. */
+/** What was measured in this run comes before what was measured of a tin or mould, and that before what always holds here. */
 export function statedIn(line: Line, kitchen: KitchenDoc): Record<string, number> {
-  return { ...kitchen.stated, ...line.stated };
+  return { ...kitchen.stated, ...waterTests(line, kitchen), ...line.stated };
+}
+
+/** What the line's tin or mould holds by the water test. */
+function waterTests(line: Line, kitchen: KitchenDoc): Record<string, number> {
+  if ('tinId' in line) {
+    const wellMl = kitchen.tins.find(({ id }) => id === line.tinId)?.wellMl;
+    return wellMl === undefined ? {} : { 'well.volume': wellMl };
+  }
+  if (line.family === 'cakesicle') {
+    const cavityMl = kitchen.moulds?.find(({ id }) => id === line.mouldId)?.cavityMl;
+    return cavityMl === undefined ? {} : { 'cavity.volume': cavityMl };
+  }
+  return {};
 }

@@ -63,7 +63,8 @@ export function needsOf(run: RunDoc, whole: RunPlan): Need[] {
     if (!holder) continue;
     for (const item of batch.ingredients) {
       const key = item.line.ingredient?.key ?? item.name.toLowerCase();
-      const name = item.line.ingredient?.name ?? item.name;
+      // In the writer's own words: "thyme leaves" tells a shop more than "chopped herb".
+      const name = item.name.split(',')[0]?.trim() || item.name;
       if (item.wholeFigureId) add(key, name, 'pieces', holder.figure(item.wholeFigureId).value);
       else add(key, name, 'g', holder.figure(item.figureId).value);
     }

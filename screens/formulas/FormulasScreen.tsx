@@ -4,8 +4,8 @@ import { METHODS } from '../../core/process/batter.table';
 import { showText } from '../../core/quantity';
 import { readOnce } from '../../core/plan/lookup';
 import { formulasIn } from '../../state/documents';
-import { useDocuments, useNumberStyle } from '../../state/store';
-import { MainAction } from '../../ui/actions';
+import { useDocuments, useNumberStyle, useScreen } from '../../state/store';
+import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Icon } from '../../ui/icons';
 import { Screen } from '../../ui/screen';
@@ -56,7 +56,11 @@ export function FormulasScreen() {
           </Tap>
         );
       })}
-      <Small>Batters so far. Frostings, fillings, coats and whole pieces built of them come here too.</Small>
+      <QuietAction
+        title="Bring in a formula"
+        icon="down"
+        onPress={() => useScreen.getState().setBringing(true)}
+      />
     </Screen>
   );
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { TinDoc } from '../../core/exchange/documents';
-import { cupcakeCut, wellVolumeMl } from '../../core/piece';
+import { barVolumeMl, bowlVolumeMl, boxSection, cupcakeCut, wellVolumeMl } from '../../core/piece';
 import { showText } from '../../core/quantity';
 import { useNumberStyle } from '../../state/store';
 import { QuietAction } from '../../ui/actions';
@@ -9,8 +9,10 @@ import { Card } from '../../ui/card';
 import { CutDrawing } from '../../ui/cut';
 import { NumberValue } from '../../ui/numberValue';
 import { ChoiceValue, Sentence, Value, Words } from '../../ui/sentence';
+import { SectionDrawing } from '../../ui/section';
 import { Small } from '../../ui/text';
 import { TextSheet, nameFault } from '../../ui/textSheet';
+import { WaterTest } from './Things';
 
 interface TinProps {
   readonly tin: TinDoc;
@@ -25,12 +27,27 @@ const SIDES = [
   { key: 'depthMm', name: 'Depth', min: 5, max: 200 },
 ] as const;
 
+const SHAPES = [
+  { value: 'frustum', title: 'round with sloping sides' },
+  { value: 'bowl', title: 'a bowl', detail: 'Half a ball, round side down.' },
+  { value: 'bar', title: 'a bar', detail: 'As for fingers.' },
+] as const;
+
+function volumeOf(tin: TinDoc): number {
+  if (tin.shape === 'bowl') return bowlVolumeMl(tin.topMm, tin.depthMm);
+  if (tin.shape === 'bar') return barVolumeMl(tin.lengthMm ?? tin.topMm, tin.topMm, tin.baseMm, tin.depthMm);
+  return wellVolumeMl(tin.topMm, tin.baseMm, tin.depthMm);
+}
+
 /** One kind of tin, in a sentence, with a well of it drawn to scale. */
 export function TinCard({ tin, onChange, onRemove }: TinProps) {
   const style = useNumberStyle();
   const [naming, setNaming] = useState(false);
-  const volume = wellVolumeMl(tin.topMm, tin.baseMm, tin.depthMm);
-  const cut = cupcakeCut(tin, volume / 2, volume * 0.95);
+  const shape = tin.shape ?? 'frustum';
+  const byMeasures = volumeOf(tin);
+  const volume = tin.wellMl ?? byMeasures;
+  const cone = wellVolumeMl(tin.topMm, tin.baseMm, tin.depthMm);
+  const cut = cupcakeCut(tin, cone / 2, cone * 0.95);
   const side = ({ key, name, min, max }: (typeof SIDES)[number]) => (
     <NumberValue
       key={key}
@@ -44,14 +61,23 @@ export function TinCard({ tin, onChange, onRemove }: TinProps) {
   return (
     <Card>
       <View style={{ alignItems: 'center' }}>
-        <CutDrawing
-          cut={cut}
-          width={240}
-          height={Math.max(56, (tin.depthMm + 8) * 2)}
-          pxPerMm={2}
-          bare
-          label={`A well of ${tin.name}, to scale`}
-        />
+        {shape === 'frustum' ? (
+          <CutDrawing
+            cut={cut}
+            width={240}
+            height={Math.max(56, (tin.depthMm + 8) * 2)}
+            pxPerMm={2}
+            bare
+            label={`A well of ${tin.name}, to scale`}
+          />
+        ) : (
+          <SectionDrawing
+            section={boxSection(shape === 'bar' ? (tin.lengthMm ?? tin.topMm) : tin.topMm, tin.depthMm)}
+            width={240}
+            height={96}
+            label={`A well of ${tin.name} from the side, to scale`}
+          />
+        )}
       </View>
       <Sentence>
         <Value text={tin.name} label="Name of the tin" onPress={() => setNaming(true)} after=":" />
@@ -71,6 +97,29 @@ export function TinCard({ tin, onChange, onRemove }: TinProps) {
           after=","
         />
         <Words>each</Words>
+        <ChoiceValue
+          label="Shape of a well"
+          title="Shape of a well"
+          value={shape}
+          text={SHAPES.find(({ value }) => value === shape)?.title ?? ''}
+          choices={SHAPES}
+          onChoose={(next) => {
+            const { wellMl: _measured, ...rest } = tin;
+            onChange({ ...rest, shape: next, ...(next === 'bar' ? { lengthMm: tin.lengthMm ?? 100 } : {}) });
+          }}
+          after=","
+        />
+        {shape === 'bar' ? (
+          <>
+            <NumberValue
+              label="Length at the top"
+              text={showText(tin.lengthMm ?? 100, 'mm', style)}
+              ask={{ title: 'Length at the top', value: tin.lengthMm ?? 100, unit: 'mm', min: 10, max: 400 }}
+              onSave={(lengthMm) => onChange({ ...tin, lengthMm })}
+            />
+            <Words>long,</Words>
+          </>
+        ) : null}
         {side(top)}
         <Words>across the top,</Words>
         {side(base)}
@@ -98,7 +147,14 @@ export function TinCard({ tin, onChange, onRemove }: TinProps) {
           onChoose={(material) => onChange({ ...tin, material })}
         />
       </Sentence>
-      <Small>{`A well holds ${showText(volume, 'ml', style)} to the brim by these measures.`}</Small>
+      <Small>{`A well holds ${showText(volume, 'ml', style)} to the brim by ${tin.wellMl === undefined ? 'these measures' : 'the water test'}.`}</Small>
+      <WaterTest
+        title="Water in a well"
+        hint="Fill one to the brim on the scale: 1 g of water is 1 ml."
+        value={tin.wellMl ?? null}
+        max={5000}
+        onSave={(wellMl) => onChange({ ...tin, wellMl })}
+      />
       {onRemove ? <QuietAction title="Take this tin out" icon="bin" onPress={onRemove} /> : null}
       <TextSheet
         ask={naming ? { title: 'Name of the tin', value: tin.name, fault: nameFault } : null}

@@ -132,6 +132,11 @@ function RunName({ run }: { readonly run: RunDoc }) {
   const [asking, setAsking] = useState(false);
   return (
     <>
+      <QuietAction
+        title="On paper, or as a file"
+        icon="logbook"
+        onPress={() => router.navigate({ pathname: '/runs/[id]/print', params: { id: run.id } })}
+      />
       <QuietAction title="Rename this run" onPress={() => setAsking(true)} />
       <QuietAction
         title="Take this run out"

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import type { RunDoc , Family } from '../../core/exchange/documents';
+import type { RunDoc, Family } from '../../core/exchange/documents';
 import {
   ballSection,
   cubeSection,
@@ -48,6 +48,11 @@ export function RunsScreen() {
         title="Start from what is there"
         icon="scale"
         onPress={() => router.navigate('/runs/from')}
+      />
+      <QuietAction
+        title="Bring in a run or a formula"
+        icon="down"
+        onPress={() => useScreen.getState().setBringing(true)}
       />
       {others.length > 0 ? <Heading level={3}>Also planned</Heading> : null}
       {others.map((run) => (

@@ -21,7 +21,9 @@ import { stageHref } from './stages';
 import { BatterCard } from './sums/BatterCard';
 import { HowManyCard } from './sums/HowManyCard';
 import { SectionCard } from './sums/SectionCard';
+import { Rescue } from './sums/Rescue';
 import { sectionsOf, wellOf } from './sums/sections';
+import { WhatIf } from './sums/WhatIf';
 
 interface Part {
   readonly run: RunDoc;
@@ -73,6 +75,8 @@ function LineSums({ run, plan, third, width }: Part & { readonly third: boolean;
           <Strata plan={plan} runId={run.id} />
         </Card>
       ) : null}
+      <WhatIf run={run} plan={plan} />
+      <Rescue run={run} plan={plan} />
       <Notes plan={plan} />
       <DayCard runId={run.id} plan={plan} />
     </>

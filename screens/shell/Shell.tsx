@@ -6,6 +6,7 @@ import { Icon } from '../../ui/icons';
 import { Tap } from '../../ui/tap';
 import { Small } from '../../ui/text';
 import { FONT, WIDE, space, useTokens } from '../../ui/theme';
+import { BringIn } from '../exchange/BringIn';
 import { PLACES } from './places';
 import { SaveFault } from './SaveFault';
 import { Shortcuts } from './Shortcuts';
@@ -23,6 +24,7 @@ export function Shell({ children }: { readonly children: ReactNode }) {
       </View>
       {wide ? null : <Places wide={false} />}
       <WhySheet />
+      <BringIn />
       <Shortcuts />
     </View>
   );

@@ -39,7 +39,6 @@ import {
 } from './fields';
 import { CHOCOLATES, CoatWords, MadeByField, chocolateName } from './finish';
 
-
 const CRUMB_MEANS: Readonly<Record<CrumbKind, string>> = {
   'very moist': 'Syrupy or with much fruit: takes little binder.',
   moist: 'Oil cakes and fresh sponges.',

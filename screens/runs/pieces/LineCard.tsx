@@ -54,9 +54,7 @@ export function LineCard({
               changeRun('The same again', {
                 ...run,
                 lines: run.lines.flatMap((one) =>
-                  one.id === line.id
-                    ? [one, { ...one, id: newId('line'), stated: {}, ticks: [] }]
-                    : [one],
+                  one.id === line.id ? [one, { ...one, id: newId('line'), stated: {}, ticks: [] }] : [one],
                 ),
               })
             }

@@ -1,0 +1,278 @@
+import { guessMeasures } from '../formula';
+import { readLine } from '../quantity';
+import { MAX_FORMULA_LINES } from './fields';
+import type { FormulaDoc, KitchenDoc, RunFile } from './documents';
+import { readDocument } from './migrate';
+import { readRunFile, type DocFault } from './read';
+
+/** A formula that was read and has no id yet. */
+export type FormulaDraft = Omit<FormulaDoc, 'id' | 'kind' | 'version'>;
+
+export type BroughtIn =
+  | { readonly ok: true; readonly what: 'run'; readonly file: RunFile }
+  | { readonly ok: true; readonly what: 'formulas'; readonly formulas: readonly FormulaDraft[] }
+  | { readonly ok: true; readonly what: 'kitchen'; readonly kitchen: KitchenDoc }
+  | { readonly ok: false; readonly faults: readonly DocFault[] };
+
+/** Letters that a file may have: a run of sixty lines with all its formulas takes a tenth of it. */
+export const MOST_LETTERS = 5_000_000;
+/** Brackets inside brackets that a file of ours never reaches. */
+const MOST_DEEP = 60;
+
+const refuse = (fault: string, mend: string, field = '(document)'): BroughtIn => ({
+  ok: false,
+  faults: [{ field, fault, mend }],
+});
+
+/**
+ * Reads whatever a person drops, pastes or picks: a run file, a formula or a kitchen of ours, a page or a file with a
+ * schema.org Recipe in JSON-LD, or a formula as plain text. Never throws; nothing in it is run.
+ */
+export function bringIn(text: string): BroughtIn {
+  if (text.length > MOST_LETTERS) {
+    const mb = Math.round(text.length / 1e6);
+    return refuse(
+      `This is about ${mb} million letters long; at most ${MOST_LETTERS / 1e6} million can be read.`,
+      'Choose the file of one run, or one page.',
+    );
+  }
+  const trimmed = text.replace(/^\uFEFF/, '').trim();
+  if (trimmed === '') return refuse('There is nothing in it.', 'Choose a file or paste some text.');
+  if (/[\u0000-\u0008]/.test(trimmed))
+    return refuse('This is no text.', 'Choose a run file, a page with a recipe, or plain text.');
+  if (/^[[{]/.test(trimmed)) return ofJson(trimmed);
+  if (/<[a-z!][^>]*>/i.test(trimmed)) return ofPage(trimmed);
+  return ofText(trimmed);
+}
+
+/** How deep brackets go, outside of what stands in quotes. */
+function depthOf(json: string): number {
+  let deepest = 0;
+  let depth = 0;
+  let quoted = false;
+  for (let i = 0; i < json.length; i += 1) {
+    const c = json[i];
+    if (quoted) {
+      if (c === '\\') i += 1;
+      else if (c === '"') quoted = false;
+    } else if (c === '"') quoted = true;
+    else if (c === '{' || c === '[') deepest = Math.max(deepest, (depth += 1));
+    else if (c === '}' || c === ']') depth -= 1;
+  }
+  return deepest;
+}
+
+/** Keys that would reach into what all objects share. */
+const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype']);
+
+function parsed(json: string): { readonly ok: true; readonly data: unknown } | { readonly ok: false } {
+  if (depthOf(json) > MOST_DEEP) return { ok: false };
+  try {
+    const data: unknown = JSON.parse(json, (key, value: unknown) => (FORBIDDEN.has(key) ? undefined : value));
+    return { ok: true, data };
+  } catch {
+    return { ok: false };
+  }
+}
+
+function ofJson(json: string): BroughtIn {
+  if (depthOf(json) > MOST_DEEP)
+    return refuse('Its brackets go deeper than any file of ours.', 'Choose a file that Carnelian has saved.');
+  const read = parsed(json);
+  if (!read.ok)
+    return refuse('This file is broken: it is no whole JSON.', 'Save it again where it came from.');
+  const { data } = read;
+  const kind = isObject(data) ? data.kind : undefined;
+  if (kind === 'run file') {
+    const file = readRunFile(data);
+    return file.ok ? { ok: true, what: 'run', file: file.value } : file;
+  }
+  if (typeof kind === 'string') {
+    const doc = readDocument(data);
+    if (!doc.ok) return doc;
+    if (doc.value.kind === 'kitchen') return { ok: true, what: 'kitchen', kitchen: doc.value };
+    if (doc.value.kind === 'formula') return { ok: true, what: 'formulas', formulas: [doc.value] };
+    return refuse(
+      'This is a run without its formulas and its kitchen.',
+      'Save the run as a file and bring that in.',
+      'kind',
+    );
+  }
+  const formulas = recipesIn(data).flatMap((recipe) => draftOf(recipe));
+  return formulas.length > 0
+    ? { ok: true, what: 'formulas', formulas }
+    : refuse(
+        'No run, formula, kitchen or recipe stands in this file.',
+        'Choose another file, or paste the text.',
+      );
+}
+
+type Json = Readonly<Record<string, unknown>>;
+const isObject = (data: unknown): data is Json =>
+  typeof data === 'object' && data !== null && !Array.isArray(data);
+
+/** Every schema.org Recipe in some JSON-LD: alone, in a list, or in a graph. */
+function recipesIn(data: unknown): Json[] {
+  if (Array.isArray(data)) return data.flatMap(recipesIn);
+  if (!isObject(data)) return [];
+  const types = Array.isArray(data['@type']) ? data['@type'] : [data['@type']];
+  if (types.some((type) => typeof type === 'string' && /(^|\/)Recipe$/.test(type))) return [data];
+  return [...recipesIn(data['@graph']), ...recipesIn(data.mainEntity)];
+}
+
+function ofPage(page: string): BroughtIn {
+  const blocks = [
+    ...page.matchAll(
+      /<script\b[^>]*type\s*=\s*["']?application\/ld\+json["']?[^>]*>([\s\S]*?)<\/script\s*>/gi,
+    ),
+  ];
+  const formulas = blocks.flatMap(([, json = '']) => {
+    const read = parsed(json.trim());
+    return read.ok ? recipesIn(read.data).flatMap((recipe) => draftOf(recipe)) : [];
+  });
+  return formulas.length > 0
+    ? { ok: true, what: 'formulas', formulas }
+    : refuse(
+        'No recipe in JSON-LD stands in this page.',
+        'Copy the ingredients out of it and paste them as text.',
+      );
+}
+
+const ENTITIES: Readonly<Record<string, string>> = {
+  amp: '&',
+  lt: '<',
+  gt: '>',
+  quot: '"',
+  apos: "'",
+  nbsp: ' ',
+  frac12: '½',
+  frac14: '¼',
+  frac34: '¾',
+  deg: '°',
+};
+
+/** Words alone: tags out, character references as what they stand for, spaces single. */
+function words(value: unknown, most: number): string {
+  if (typeof value !== 'string' && typeof value !== 'number') return '';
+  return String(value)
+    .replace(/<[^>]*>/g, ' ')
+    .replace(/&(#x?[0-9a-f]+|[a-z0-9]+);/gi, (whole, name: string) => {
+      if (name.startsWith('#')) {
+        const code = /^#x/i.test(name) ? parseInt(name.slice(2), 16) : parseInt(name.slice(1), 10);
+        return code > 31 && code < 0x110000 ? String.fromCodePoint(code) : ' ';
+      }
+      return ENTITIES[name.toLowerCase()] ?? whole;
+    })
+    .replace(/\s+/g, ' ')
+    .trim()
+    .slice(0, most);
+}
+
+function stepsOf(value: unknown): string[] {
+  if (Array.isArray(value)) return value.flatMap(stepsOf);
+  if (isObject(value))
+    return 'itemListElement' in value ? stepsOf(value.itemListElement) : stepsOf(value.text ?? value.name);
+  if (typeof value !== 'string') return [];
+  return value
+    .split(/\r?\n|<\/?(?:p|li|br)\b[^>]*>/i)
+    .map((step) => words(step, 1000))
+    .filter(Boolean);
+}
+
+/** Minutes in an ISO 8601 duration: `PT1H20M` is 80. Null where it is none. */
+export function minutesOfDuration(value: unknown): number | null {
+  const found = typeof value === 'string' ? /^P(?:(\d+)D)?(?:T(?:(\d+)H)?(?:(\d+)M)?)?/.exec(value) : null;
+  if (!found) return null;
+  const [days, hours, minutes] = [found[1], found[2], found[3]].map((part) => Number(part ?? 0));
+  const total = (days ?? 0) * 1440 + (hours ?? 0) * 60 + (minutes ?? 0);
+  return total > 0 ? total : null;
+}
+
+/** The oven that some steps speak of, °C; null where they speak of none. */
+export function ovenIn(steps: string): number | null {
+  const found = /(\d{2,3})\s*(?:°|º|degrees?)?\s*(C|F)\b/i.exec(steps);
+  if (!found) return null;
+  const n = Number(found[1]);
+  const celsius = /f/i.test(found[2] ?? '') ? ((n - 32) * 5) / 9 : n;
+  return celsius >= 100 && celsius <= 260 ? Math.round(celsius / 5) * 5 : null;
+}
+
+function draftOf(recipe: Json): FormulaDraft[] {
+  const listed = Array.isArray(recipe.recipeIngredient) ? recipe.recipeIngredient : [recipe.recipeIngredient];
+  const lines = listed
+    .map((line) => words(line, 300))
+    .filter(Boolean)
+    .slice(0, MAX_FORMULA_LINES);
+  if (lines.length === 0) return [];
+  const steps = stepsOf(recipe.recipeInstructions).join('\n').slice(0, 15_000);
+  const yields: unknown = Array.isArray(recipe.recipeYield)
+    ? (recipe.recipeYield as unknown[])[0]
+    : recipe.recipeYield;
+  const pieces = Number(/\d+/.exec(words(yields, 60))?.[0] ?? NaN);
+  return [
+    drafted(words(recipe.name, 120) || 'A formula without a name', lines, steps, {
+      statedPieces: pieces >= 1 && pieces <= 1000 ? pieces : null,
+      statedMin: minutesOfDuration(recipe.cookTime),
+    }),
+  ];
+}
+
+function drafted(
+  name: string,
+  lines: readonly string[],
+  steps: string,
+  stated: Partial<Pick<FormulaDraft, 'statedPieces' | 'statedMin'>>,
+): FormulaDraft {
+  const text = lines.join('\n');
+  return {
+    name,
+    text,
+    measures: guessMeasures(text),
+    method: /cream|beat (?:the )?butter/i.test(steps)
+      ? 'creamed'
+      : /melt/i.test(steps)
+        ? 'melted'
+        : 'creamed',
+    ovenC: ovenIn(steps) ?? 175,
+    takenFor: {},
+    steps,
+    ...(stated.statedPieces ? { statedPieces: stated.statedPieces } : {}),
+    ...(stated.statedMin ? { statedMin: stated.statedMin } : {}),
+  };
+}
+
+/** A formula as people write one: a name, ingredients, and below them what to do. */
+function ofText(text: string): BroughtIn {
+  const all = text.split(/\r?\n/).map((line) => line.trim());
+  const measures = guessMeasures(text);
+  const isLine = (line: string) => line !== '' && readLine(line, measures).status !== 'unread';
+  const first = all.findIndex((line) => line !== '');
+  const named = !isLine(all[first] ?? '');
+  const body = all.slice(named ? first + 1 : first);
+  // A sentence with a full stop, once ingredients have begun, begins the method.
+  const begins = body.findIndex(
+    (line, i) =>
+      i > 0 && /^(method|steps?|instructions|directions)\b|[.!]\s*\S|\.$/i.test(line) && line.length > 24,
+  );
+  const ingredients = (begins < 0 ? body : body.slice(0, begins)).filter(
+    (line) => line !== '' && !/^(ingredients|method|steps?)\s*:?$/i.test(line),
+  );
+  const steps = begins < 0 ? '' : body.slice(begins).filter(Boolean).join('\n');
+  if (!ingredients.some(isLine))
+    return refuse(
+      'No line of it reads as an ingredient with an amount.',
+      'Write one a line, such as “200 g plain flour”.',
+    );
+  return {
+    ok: true,
+    what: 'formulas',
+    formulas: [
+      drafted(
+        named ? (all[first] ?? '').slice(0, 120) : 'A formula without a name',
+        ingredients.slice(0, MAX_FORMULA_LINES),
+        steps.slice(0, 15_000),
+        {},
+      ),
+    ],
+  };
+}

@@ -1,0 +1,100 @@
+import type { FormulaDoc, KitchenDoc, Line, RunDoc, RunFile } from './documents';
+import { kitchenHolds, referencesOf, type RefKind } from './references';
+
+/** What a run file adds to the documents that are there. */
+export interface Merged {
+  readonly run: RunDoc;
+  /** Formulas that were not there before. */
+  readonly formulas: readonly FormulaDoc[];
+  /** The kitchen with the things added that the run needs. */
+  readonly kitchen: KitchenDoc;
+  /** Names of what came in with it. */
+  readonly added: readonly string[];
+}
+
+type ThingKind = Exclude<RefKind, 'formula'>;
+const LISTS: Readonly<
+  Record<ThingKind, 'tins' | 'ovens' | 'sheets' | 'moulds' | 'mugs' | 'microwaves' | 'vessels'>
+> = {
+  tin: 'tins',
+  oven: 'ovens',
+  sheet: 'sheets',
+  mould: 'moulds',
+  mug: 'mugs',
+  microwave: 'microwaves',
+  vessel: 'vessels',
+};
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/**
+ * Brings a run file into the documents that are there. What is the same already is used as it is; what bears a known id
+ * and is something else comes in beside it under a new id; nothing that is there is changed.
+ */
+export function mergeRunFile(
+  file: RunFile,
+  has: {
+    readonly kitchen: KitchenDoc;
+    readonly formulas: readonly FormulaDoc[];
+    readonly runIds: ReadonlySet<string>;
+  },
+  newId: (kind: string) => string,
+): Merged {
+  const ids = new Map<string, string>();
+  const added: string[] = [];
+  const formulas: FormulaDoc[] = [];
+  for (const doc of file.formulas) {
+    const known = has.formulas.find(({ id }) => id === doc.id);
+    if (known && same(known, doc)) continue;
+    const id = known ? newId('formula') : doc.id;
+    ids.set(`formula/${doc.id}`, id);
+    formulas.push({ ...doc, id });
+    added.push(doc.name);
+  }
+  const own = kitchenHolds(has.kitchen);
+  const theirs = kitchenHolds(file.kitchen);
+  let kitchen: KitchenDoc = has.kitchen;
+  const needed = file.run.lines.flatMap(referencesOf);
+  for (const kind of Object.keys(LISTS) as ThingKind[]) {
+    for (const thing of theirs[kind]) {
+      if (!needed.some((one) => one.kind === kind && one.id === thing.id)) continue;
+      const known = own[kind].find(({ id }) => id === thing.id);
+      if (known && same(known, thing)) continue;
+      const id = known ? newId(kind) : thing.id;
+      ids.set(`${kind}/${thing.id}`, id);
+      const list = LISTS[kind];
+      kitchen = { ...kitchen, [list]: [...(kitchen[list] ?? []), { ...thing, id }] };
+      added.push(thing.name);
+    }
+  }
+  const nameOf = (kind: RefKind, id: string) => ids.get(`${kind}/${id}`) ?? id;
+  const run: RunDoc = {
+    ...file.run,
+    id: has.runIds.has(file.run.id) ? newId('run') : file.run.id,
+    lines: file.run.lines.map((line) => renamed(line, nameOf)),
+  };
+  return {
+    run,
+    formulas: formulas.map((doc) => ({
+      ...doc,
+      ...(doc.parts
+        ? { parts: doc.parts.map((part) => ({ ...part, formulaId: nameOf('formula', part.formulaId) })) }
+        : {}),
+    })),
+    kitchen,
+    added,
+  };
+}
+
+/** A line with every id that it names put through `nameOf`. */
+function renamed(line: Line, nameOf: (kind: RefKind, id: string) => string): Line {
+  const copy = JSON.parse(JSON.stringify(line)) as Line;
+  for (const { kind, id, field } of referencesOf(line)) {
+    const path = field.split(/[.[\]]+/).filter(Boolean);
+    const last = path.pop() ?? '';
+    let at = copy as unknown as Record<string, unknown>;
+    for (const step of path) at = at[step] as Record<string, unknown>;
+    at[last] = nameOf(kind, id);
+  }
+  return copy;
+}

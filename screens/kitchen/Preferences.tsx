@@ -1,0 +1,111 @@
+import type { KitchenDoc, Prefs } from '../../core/exchange/documents';
+import { formatNumber } from '../../core/quantity';
+import { Card } from '../../ui/card';
+import { NumberValue } from '../../ui/numberValue';
+import { ChoiceValue, Sentence, Words } from '../../ui/sentence';
+
+/** How numbers read, how fine the scale is, how high the kitchen lies. */
+export function Preferences({
+  kitchen,
+  put,
+}: {
+  readonly kitchen: KitchenDoc;
+  readonly put: (label: string, over: Partial<KitchenDoc>) => void;
+}) {
+  const { prefs, scaleStepG, altitudeM = 0 } = kitchen;
+  const set = (over: Partial<Prefs>) => put('How numbers read', { prefs: { ...prefs, ...over } });
+  const steps = [0.1, 0.5, 1, 2, 5];
+  const stepText = (step: number) => `${formatNumber(step, Number.isInteger(step) ? 0 : 1, prefs.decimal)} g`;
+  return (
+    <Card title="Numbers">
+      <Sentence>
+        <Words>Weights in</Words>
+        <ChoiceValue
+          label="Weights"
+          title="Weights"
+          value={prefs.mass}
+          text={prefs.mass === 'g' ? 'grams' : 'ounces'}
+          choices={[
+            { value: 'g', title: 'grams' },
+            { value: 'oz', title: 'ounces' },
+          ]}
+          onChoose={(mass) => set({ mass })}
+          after=","
+        />
+        <Words>heat in</Words>
+        <ChoiceValue
+          label="Heat"
+          title="Heat"
+          value={prefs.temperature}
+          text={prefs.temperature === 'C' ? 'Celsius' : 'Fahrenheit'}
+          choices={[
+            { value: 'C', title: 'Celsius' },
+            { value: 'F', title: 'Fahrenheit' },
+          ]}
+          onChoose={(temperature) => set({ temperature })}
+          after=","
+        />
+        <Words>decimals with a</Words>
+        <ChoiceValue
+          label="Decimal mark"
+          title="Decimal mark"
+          value={prefs.decimal}
+          text={prefs.decimal === '.' ? 'point' : 'comma'}
+          choices={[
+            { value: '.', title: 'point', detail: '12.5' },
+            { value: ',', title: 'comma', detail: '12,5' },
+          ]}
+          onChoose={(decimal) => set({ decimal })}
+          after="."
+        />
+        <Words>The scale reads steps of</Words>
+        <ChoiceValue
+          label="Scale"
+          title="Smallest step of the scale"
+          value={String(scaleStepG)}
+          text={stepText(scaleStepG)}
+          choices={steps.map((step) => ({
+            value: String(step),
+            title: stepText(step),
+            detail:
+              step < 1
+                ? 'A fine scale: spoons are hardly needed.'
+                : `Below ${step * 10} g the list says spoons.`,
+          }))}
+          onChoose={(step) => put('Scale', { scaleStepG: Number(step) })}
+          after="."
+        />
+        <Words>The screen is</Words>
+        <ChoiceValue
+          label="Screen"
+          title="Light or dark"
+          value={prefs.theme}
+          text={prefs.theme === 'system' ? 'as the device' : prefs.theme}
+          choices={[
+            { value: 'system', title: 'as the device' },
+            { value: 'light', title: 'light' },
+            { value: 'dark', title: 'dark', detail: 'For early mornings.' },
+          ]}
+          onChoose={(theme) => set({ theme })}
+          after="."
+        />
+        <Words>The kitchen lies</Words>
+        <NumberValue
+          label="Metres above the sea"
+          text={`${altitudeM} m`}
+          ask={{
+            title: 'Metres above the sea',
+            hint: 'High up water boils sooner: cakes dry out faster and are done at a lower heat inside.',
+            value: altitudeM,
+            unit: 'm',
+            min: -400,
+            max: 5000,
+            whole: true,
+          }}
+          onSave={(value) => put('Altitude', { altitudeM: value })}
+        />
+        <Words>above the sea.</Words>
+      </Sentence>
+    </Card>
+  );
+}

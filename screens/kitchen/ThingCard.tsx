@@ -1,0 +1,100 @@
+import { useState, type ReactNode } from 'react';
+import { View } from 'react-native';
+import { showText } from '../../core/quantity';
+import { useNumberStyle } from '../../state/store';
+import { QuietAction } from '../../ui/actions';
+import { Card } from '../../ui/card';
+import { NumberValue } from '../../ui/numberValue';
+import { Sentence, Value, Words } from '../../ui/sentence';
+import { Small } from '../../ui/text';
+import { TextSheet, nameFault } from '../../ui/textSheet';
+
+/** A number of a thing, with the words that lead to it. */
+export interface ThingNumber<T> {
+  readonly key: keyof T & string;
+  readonly label: string;
+  readonly hint?: string;
+  readonly unit: 'mm' | 'ml' | 'W' | '';
+  readonly min: number;
+  readonly max: number;
+  readonly whole?: boolean;
+  readonly before?: string;
+  readonly after?: string;
+}
+
+interface ThingProps<T extends { readonly id: string; readonly name: string }> {
+  readonly thing: T;
+  readonly what: string;
+  readonly numbers: readonly ThingNumber<T>[];
+  readonly onChange: (thing: T) => void;
+  /** Null where it must stay. */
+  readonly onRemove: (() => void) | null;
+  readonly drawing?: ReactNode;
+  /** More of the sentence: shape, material. */
+  readonly more?: ReactNode;
+  readonly note?: string;
+  readonly children?: ReactNode;
+}
+
+/** A thing of the kitchen: drawn to scale, in a sentence in which every measure can be changed. */
+export function ThingCard<T extends { readonly id: string; readonly name: string }>({
+  thing,
+  what,
+  numbers,
+  onChange,
+  onRemove,
+  drawing,
+  more,
+  note,
+  children,
+}: ThingProps<T>) {
+  const style = useNumberStyle();
+  const [naming, setNaming] = useState(false);
+  return (
+    <Card>
+      {drawing ? <View style={{ alignItems: 'center' }}>{drawing}</View> : null}
+      <Sentence>
+        <Value text={thing.name} label={`Name of the ${what}`} onPress={() => setNaming(true)} after=":" />
+        {numbers.map(({ key, label, hint, unit, min, max, whole, before, after }) => {
+          const value = Number(thing[key] ?? 0);
+          const text =
+            unit === '' ? String(value) : unit === 'W' ? `${value} W` : showText(value, unit, style);
+          return (
+            <View key={key} style={{ flexDirection: 'row', alignItems: 'center', flexWrap: 'wrap' }}>
+              {before ? <Words>{`${before} `}</Words> : null}
+              <NumberValue
+                label={label}
+                text={text}
+                after={after}
+                ask={{ title: label, hint, value, unit, min, max, whole }}
+                onSave={(next) => onChange({ ...thing, [key]: next })}
+              />
+            </View>
+          );
+        })}
+        {more}
+      </Sentence>
+      {note ? <Small>{note}</Small> : null}
+      {children}
+      <Removal what={what} onRemove={onRemove} />
+      <TextSheet
+        ask={naming ? { title: `Name of the ${what}`, value: thing.name, fault: nameFault } : null}
+        onClose={() => setNaming(false)}
+        onSave={(name) => {
+          setNaming(false);
+          onChange({ ...thing, name: name.trim() });
+        }}
+      />
+    </Card>
+  );
+}
+
+export function Removal({
+  what,
+  onRemove,
+}: {
+  readonly what: string;
+  readonly onRemove: (() => void) | null;
+}) {
+  return onRemove ? <QuietAction title={`Take this ${what} out`} icon="bin" onPress={onRemove} /> : null;
+}

@@ -1,0 +1,176 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { ALLERGEN_NAMES } from '../../core/caution/allergens.table';
+import { keepingWords } from '../../core/caution/keeping';
+import type { RunDoc } from '../../core/exchange/documents';
+import type { LinePlan } from '../../core/plan';
+import { gatherOf, preparationsOf, type GatherGroup } from '../../core/plan/gather';
+import { weighOut } from '../../core/plan/weighOut';
+import { inStyle, join, show } from '../../core/quantity';
+import { useNow } from '../../state/clock';
+import { fileName, runFileText, saveFile } from '../../state/exchange';
+import { holderOf, useRun, type RunPlan } from '../../state/plans';
+import { SHARED, useKitchen, useNumberStyle } from '../../state/store';
+import { clockText, whenText } from '../../state/time';
+import { MainAction, QuietAction } from '../../ui/actions';
+import { useRangeText } from '../../ui/figure';
+import { Screen } from '../../ui/screen';
+import { Body, Heading, Small, Strong } from '../../ui/text';
+import { space } from '../../ui/theme';
+import { PieceDrawing, useCutWords } from './LineCut';
+import { sectionsOf, wellOf } from './sums/sections';
+import { pieceWords } from './words';
+
+/** The run on paper: a sheet for each line and one list to gather by. Also saves it as a file. */
+export function PrintScreen({ id }: { readonly id: string }) {
+  const view = useRun(id);
+  const router = useRouter();
+  const now = useNow(60_000);
+  const back = () => router.navigate({ pathname: '/runs/[id]/pieces', params: { id } });
+  if (view.state === 'missing')
+    return (
+      <Screen title="No such run" onBack={() => router.navigate('/')}>
+        {null}
+      </Screen>
+    );
+  const { run } = view;
+  return (
+    <Screen
+      title={run.name}
+      under={`ready ${whenText(run.readyAt, now)}`}
+      onBack={back}
+      broad
+      foot={
+        <>
+          <MainAction title="Print" onPress={() => window.print()} />
+          <QuietAction
+            title="Save as a file"
+            icon="down"
+            onPress={() => saveFile(fileName(run.name), runFileText(run))}
+          />
+        </>
+      }
+    >
+      {view.state === 'open' ? <Sheets run={run} whole={view.whole} /> : <Small>Reckoning.</Small>}
+    </Screen>
+  );
+}
+
+function Sheets({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
+  return (
+    <>
+      {whole.lines.map((line) =>
+        line.planned ? (
+          <BatchSheet key={line.line.id} plan={line} />
+        ) : (
+          <Body key={line.line.id}>{`${line.fault.fault} ${line.fault.mend}`}</Body>
+        ),
+      )}
+      <GatherSheet run={run} whole={whole} />
+    </>
+  );
+}
+
+function BatchSheet({ plan }: { readonly plan: LinePlan }) {
+  const style = useNumberStyle();
+  const words = useCutWords(plan);
+  const { line, formula } = plan;
+  const well = wellOf(plan);
+  const sections = [...(well ? [well] : []), ...sectionsOf(plan)];
+  const allergens = plan.allergens.map((one) => ALLERGEN_NAMES[one]).join(', ');
+  return (
+    <View style={{ gap: space(1) }} testID="sheet-batch">
+      <Heading level={2}>{`${line.count} ${pieceWords(line)}${formula ? `, ${formula.name}` : ''}`}</Heading>
+      <PieceDrawing plan={plan} width={300} height={130} label={words} />
+      <Body>{words}</Body>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4), rowGap: space(1.5) }}>
+        {sections.map(({ id, title, hero, heroLabel, few = [], rows }) => (
+          <View key={id} style={{ width: 300 }}>
+            <Strong>{title}</Strong>
+            <Row plan={plan} id={hero} label={heroLabel} />
+            {[...few, ...rows]
+              .filter((one) => plan.has(one) && plan.figure(one).value !== 0)
+              .map((one) => (
+                <Row key={one} plan={plan} id={one} />
+              ))}
+          </View>
+        ))}
+        <View style={{ width: 300 }}>
+          <Strong>The day</Strong>
+          {plan.day.map((step) => (
+            <Body key={step.id}>{`${clockText(step.startAt)}  ${step.label}`}</Body>
+          ))}
+        </View>
+      </View>
+      {plan.tests.length > 0 ? (
+        <View>
+          <Strong>Done when</Strong>
+          {plan.tests.map((test) => (
+            <Body key={test}>{inStyle(test, style)}</Body>
+          ))}
+        </View>
+      ) : null}
+      <Small>{`${allergens ? `Contains ${allergens}, as far as the lines tell. ` : ''}${keepingWords(plan.keeping)}`}</Small>
+    </View>
+  );
+}
+
+function Row({ plan, id, label }: { readonly plan: LinePlan; readonly id: string; readonly label?: string }) {
+  const style = useNumberStyle();
+  const figure = plan.figure(id);
+  const range = useRangeText(figure);
+  return (
+    <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: space(1) }}>
+      <Small style={{ flex: 1 }}>{label ?? figure.label}</Small>
+      <Body>{`${join(show(figure.value, figure.unit, style))}${range ? ` (${range})` : ''}`}</Body>
+    </View>
+  );
+}
+
+function GatherSheet({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
+  const kitchen = useKitchen();
+  const style = useNumberStyle();
+  const now = useNow(60_000);
+  return (
+    <View style={{ gap: space(1) }} testID="sheet-gather">
+      <Heading level={2}>Gather</Heading>
+      {preparationsOf(run, whole, kitchen).map(({ id, words, at }) => (
+        <Body key={id}>{`☐  ${inStyle(words, style)}${at ? ` (${whenText(at, now)})` : ''}`}</Body>
+      ))}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4), rowGap: space(1.5) }}>
+        {gatherOf(run, whole).map((group) => (
+          <GroupList key={group.id} group={group} whole={whole} />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+function GroupList({ group, whole }: { readonly group: GatherGroup; readonly whole: RunPlan }) {
+  const kitchen = useKitchen();
+  const style = useNumberStyle();
+  const { bowl, things } = group;
+  const holder = bowl ? holderOf(whole, bowl.lineId ?? SHARED) : null;
+  const rows: { readonly key: string; readonly name: string; readonly amount: string }[] = [];
+  if (bowl && holder) {
+    for (const item of bowl.batch.ingredients) {
+      const { main, beside } = weighOut(item, holder, kitchen.scaleStepG, style);
+      rows.push({ key: item.key, name: item.name, amount: beside ? `${main} (${beside})` : main });
+    }
+  }
+  for (const { key, lineId, figureId, what } of things) {
+    const figure = holderOf(whole, lineId)?.figure(figureId);
+    if (figure) rows.push({ key, name: what, amount: join(show(figure.value, figure.unit, style)) });
+  }
+  return (
+    <View style={{ width: 300 }}>
+      <Strong>{group.title}</Strong>
+      {rows.map(({ key, name, amount }) => (
+        <View key={key} style={{ flexDirection: 'row', justifyContent: 'space-between', gap: space(1) }}>
+          <Body style={{ flex: 1 }}>{`☐  ${name}`}</Body>
+          <Body>{amount}</Body>
+        </View>
+      ))}
+    </View>
+  );
+}

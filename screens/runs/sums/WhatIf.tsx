@@ -1,0 +1,132 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { RunDoc } from '../../../core/exchange/documents';
+import type { LinePlan } from '../../../core/plan';
+import { shareLots } from '../../../core/plan/offers';
+import { differencesOf, questionsOf, type Alternative, type Question } from '../../../core/plan/whatIf';
+import { join, show } from '../../../core/quantity';
+import { useNow } from '../../../state/clock';
+import { planTried } from '../../../state/plans';
+import { changeLineOf, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
+import { Chip, Chips, QuietAction } from '../../../ui/actions';
+import { Icon } from '../../../ui/icons';
+import { Sheet } from '../../../ui/sheet';
+import { Tap } from '../../../ui/tap';
+import { Body, Small, Strong } from '../../../ui/text';
+import { space, useTokens } from '../../../ui/theme';
+
+interface Part {
+  readonly run: RunDoc;
+  readonly plan: LinePlan;
+}
+
+/** Asks what would change with another tin, scoop, vessel, thickness or school, and shows it before it is taken. */
+export function WhatIf({ run, plan }: Part) {
+  const kitchen = useKitchen();
+  const [open, setOpen] = useState(false);
+  const questions = questionsOf(plan.line, kitchen);
+  if (questions.length === 0) return null;
+  return (
+    <>
+      <QuietAction title="What if it were made otherwise" icon="scale" onPress={() => setOpen(true)} />
+      <Sheet title="What if" visible={open} onClose={() => setOpen(false)}>
+        {open ? (
+          <Questions run={run} plan={plan} questions={questions} onTaken={() => setOpen(false)} />
+        ) : null}
+      </Sheet>
+    </>
+  );
+}
+
+function Questions({
+  run,
+  plan,
+  questions,
+  onTaken,
+}: Part & { readonly questions: readonly Question[]; readonly onTaken: () => void }) {
+  const [id, setId] = useState(questions[0]?.id ?? '');
+  const question = questions.find((one) => one.id === id) ?? questions[0];
+  return (
+    <>
+      <Chips label="What to change">
+        {questions.map((one) => (
+          <Chip key={one.id} title={one.title} selected={one === question} onPress={() => setId(one.id)} />
+        ))}
+      </Chips>
+      {question?.alternatives.map((alternative) => (
+        <AlternativeRow
+          key={alternative.id}
+          run={run}
+          plan={plan}
+          alternative={alternative}
+          onTake={() => {
+            onTaken();
+            changeLineOf(`${question.title}: ${alternative.title}`, run, plan.line.id, () =>
+              shareLots(alternative.line),
+            );
+          }}
+        />
+      ))}
+    </>
+  );
+}
+
+/** One alternative with what it changes; what it breaks is said before it is taken. */
+function AlternativeRow({
+  run,
+  plan,
+  alternative,
+  onTake,
+}: Part & { readonly alternative: Alternative; readonly onTake: () => void }) {
+  const docs = useDocuments((state) => state.docs);
+  const now = useNow(60_000);
+  const style = useNumberStyle();
+  const { line, carnelianSoft, warn, inkSoft } = useTokens();
+  const lines = run.lines.map((one) => (one.id === plan.line.id ? alternative.line : one));
+  const tried = alternative.now
+    ? null
+    : planTried({ ...run, lines }, docs, now)?.lines.find((one) => one.line.id === plan.line.id);
+  const fault = tried && !tried.planned ? tried.fault.fault : null;
+  const changes = tried?.planned ? differencesOf(plan, tried) : [];
+  const fresh = tried?.planned
+    ? tried.warnings.filter(({ fault: words }) => !plan.warnings.some((one) => one.fault === words))
+    : [];
+  const words = changes.map(
+    ({ before, after }) =>
+      `${before.label}: ${join(show(before.value, before.unit, style))} → ${join(show(after.value, after.unit, style))}`,
+  );
+  const body = (
+    <View style={{ flex: 1 }}>
+      <Strong>{alternative.title}</Strong>
+      {alternative.detail ? <Small>{alternative.detail}</Small> : null}
+      {alternative.now ? <Small>As it is now.</Small> : null}
+      {fault ? <Body style={{ color: warn }}>{fault}</Body> : null}
+      {words.map((one) => (
+        <Body key={one}>{one}</Body>
+      ))}
+      {!alternative.now && !fault && words.length === 0 ? <Small>Nothing to speak of changes.</Small> : null}
+      {fresh.map(({ fault: one }) => (
+        <Body key={one} style={{ color: warn }}>
+          {one.replace(/[{}]/g, '')}
+        </Body>
+      ))}
+    </View>
+  );
+  const box = {
+    borderWidth: 1.5,
+    borderColor: line,
+    borderRadius: 14,
+    padding: space(1.5),
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space(1),
+  } as const;
+  if (alternative.now || fault)
+    return <View style={[box, alternative.now && { backgroundColor: carnelianSoft }]}>{body}</View>;
+  return (
+    <Tap onPress={onTake} label={`${alternative.title}. ${words.join('. ')}. Take it`} style={box}>
+      {body}
+      <Icon name="next" color={inkSoft} size={20} />
+    </Tap>
+  );
+}

@@ -1,0 +1,101 @@
+import { bringIn } from '../core/exchange/bringIn';
+import { formulaSchema, type FormulaDoc, type RunDoc, type RunFile } from '../core/exchange/documents';
+import { mergeRunFile } from '../core/exchange/merge';
+import { readWith, type DocFault } from '../core/exchange/read';
+import { formulaKey, formulasIn, kitchenIn, runKey, runsIn, KITCHEN_KEY, type Change } from './documents';
+import { newId } from './ids';
+import { fileOf } from './plans';
+import { change, useDocuments } from './store';
+
+/** What came of bringing a text in: where to go and what came along, or what is wrong. */
+export type Outcome =
+  | {
+      readonly ok: true;
+      readonly words: string;
+      readonly go: { readonly run?: string; readonly formula?: string };
+    }
+  | { readonly ok: false; readonly faults: readonly DocFault[] };
+
+/** Reads a text and puts what is in it beside what is there, as one step that can be undone. */
+export function bring(text: string): Outcome {
+  const read = bringIn(text);
+  if (!read.ok) return read;
+  const { docs } = useDocuments.getState();
+  switch (read.what) {
+    case 'run': {
+      const has = {
+        kitchen: kitchenIn(docs),
+        formulas: formulasIn(docs),
+        runIds: new Set(runsIn(docs).map(({ id }) => id)),
+      };
+      const { run, formulas, kitchen, added } = mergeRunFile(read.file, has, newId);
+      const entries: Change = {
+        [runKey(run.id)]: run,
+        ...Object.fromEntries(formulas.map((doc) => [formulaKey(doc.id), doc])),
+        ...(kitchen === has.kitchen ? {} : { [KITCHEN_KEY]: kitchen }),
+      };
+      change(`Bring in ${run.name}`, entries);
+      const along = added.length > 0 ? ` With it came ${added.join(', ')}.` : '';
+      return { ok: true, words: `“${run.name}” is in.${along}`, go: { run: run.id } };
+    }
+    case 'formulas': {
+      const made: FormulaDoc[] = [];
+      for (const draft of read.formulas) {
+        const doc = readWith<FormulaDoc>(formulaSchema, {
+          ...draft,
+          kind: 'formula',
+          version: 1,
+          id: newId('formula'),
+        });
+        if (!doc.ok) return doc;
+        made.push(doc.value);
+      }
+      change(
+        `Bring in ${made[0]?.name ?? 'formulas'}`,
+        Object.fromEntries(made.map((doc) => [formulaKey(doc.id), doc])),
+      );
+      const [first] = made;
+      return {
+        ok: true,
+        words: made.length === 1 ? `“${first?.name}” is in.` : `${made.length} formulas are in.`,
+        go: first ? { formula: first.id } : {},
+      };
+    }
+    case 'kitchen': {
+      change('Bring in a kitchen', { [KITCHEN_KEY]: { ...read.kitchen, id: kitchenIn(docs).id } });
+      return {
+        ok: true,
+        words: 'The kitchen is exchanged for that one. Undo brings the old one back.',
+        go: {},
+      };
+    }
+  }
+}
+
+/** A run with all that it rests on, as text for a file. */
+export function runFileText(run: RunDoc): string {
+  const { formulas, kitchen } = fileOf(run, useDocuments.getState().docs, Date.now());
+  const file: RunFile = { kind: 'run file', version: 1, run, formulas: [...formulas], kitchen };
+  return JSON.stringify(file, null, 2);
+}
+
+/** Hands a text to the person as a file. */
+export function saveFile(name: string, text: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  // The browser has taken hold of it by then.
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
+
+/** A name for a file: letters, digits and dashes. */
+export const fileName = (name: string): string =>
+  `${
+    name
+      .normalize('NFKD')
+      .replace(/[^\p{L}\p{N}]+/gu, '-')
+      .replace(/^-|-$/g, '')
+      .slice(0, 60) || 'run'
+  }.run.json`;
