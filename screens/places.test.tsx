@@ -22,6 +22,7 @@ import {
   tap,
   undo,
   within,
+  words,
 } from './test-utils/open';
 
 jest.mock('expo-router', () => {
@@ -73,7 +74,7 @@ describe('a formula', () => {
     open(<FormulaScreen id={HONEY} />);
     tap('button', 'Rename');
     put('  ', 'Save');
-    expect(screen.getByRole('alert').textContent).toBe('Give it a name.');
+    expect(words(screen.getByRole('alert'))).toBe('Give it a name.');
     put('Thyme and honey', 'Save');
     expect(formula(HONEY).name).toBe('Thyme and honey');
     tap('button', 'Duplicate');
@@ -123,7 +124,7 @@ describe('the kitchen', () => {
     tap('radio', 'To bake in');
     fireEvent.click(screen.getAllByRole('button', { name: /^Wells: 12 wells/ })[0] as HTMLElement);
     put('0', 'Save');
-    expect(screen.getByRole('alert').textContent).toBe('At least 1.');
+    expect(words(screen.getByRole('alert'))).toBe('At least 1.');
     put('6', 'Save');
     expect(kitchen().tins[0]?.wells).toBe(6);
     tap('button', 'Another tin');
@@ -171,7 +172,7 @@ describe('the kitchen', () => {
     type(/^Before/, '15');
     type(/^After/, '14');
     fireEvent.click(sheet.getByRole('button', { name: 'Reckon the power' }));
-    expect(sheet.getByRole('alert').textContent).toMatch(/Warmer than before/);
+    expect(words(sheet.getByRole('alert'))).toMatch(/Warmer than before/);
     type(/^After/, '31');
     fireEvent.click(sheet.getByRole('button', { name: 'Reckon the power' }));
     // 500 × 4.186 × 16 ÷ 60.
@@ -186,7 +187,7 @@ describe('the kitchen', () => {
       fireEvent.change(sheet().getByLabelText(label), { target: { value: text } });
     type(/^Weighs/, '0');
     fireEvent.click(sheet().getByRole('button', { name: 'Keep it' }));
-    expect(sheet().getByRole('alert').textContent).toMatch(/Write the word/);
+    expect(words(sheet().getByRole('alert'))).toMatch(/Write the word/);
     type(/^The word/, 'Ladle');
     type(/^Weighs/, '85');
     fireEvent.click(sheet().getByRole('button', { name: 'Keep it' }));
@@ -195,7 +196,7 @@ describe('the kitchen', () => {
     type(/^What it is/, 'Plain flour');
     type(/^Left/, 'lots');
     fireEvent.click(sheet().getByRole('button', { name: 'Keep it' }));
-    expect(sheet().getByRole('alert').textContent).toMatch(/not a number/);
+    expect(words(sheet().getByRole('alert'))).toMatch(/not a number/);
     type(/^Left/, '750');
     type(/^A packet holds/, '1500');
     fireEvent.click(sheet().getByRole('button', { name: 'Keep it' }));
@@ -248,7 +249,7 @@ describe('bench and logbook', () => {
         .change('In', { [`run/${RUN}`]: { ...run(), clocks: [{ ...clock, startedAt, endedAt: null }] } }),
     );
     open(<BenchScreen />);
-    expect(screen.getByRole('timer').textContent).toMatch(/5:00/);
+    expect(words(screen.getByRole('timer'))).toMatch(/5:00/);
   });
 
   it('show what was planned beside what happened', () => {

@@ -112,7 +112,7 @@ export function FigureRow({ figure, runId, lineId, label }: FigureViewProps) {
   return (
     <Tap
       onPress={() => askWhy(runId, lineId, figure.id)}
-      label={`${name}: ${shown.number} ${shown.unit}${range ? `, likely ${range}` : ''}. Why?`}
+      label={`${name}: ${shown.number} ${shown.unit}${range ? `, likely ${range}` : ''}${figure.expected ? ', measured' : ''}. Why?`}
       testID={`figure-${figure.id}`}
       style={{ borderBottomWidth: 1, borderBottomColor: line, paddingVertical: space(0.75) }}
     >

@@ -481,7 +481,7 @@ export function Microwaves({ kitchen, put }: Props) {
           <MicrowaveTest onSave={(absorbedW) => change({ ...microwave, absorbedW })} />
           {microwave.absorbedW !== null ? (
             <QuietAction
-              title="Not measured any more"
+              title="Forget the water test"
               onPress={() => change({ ...microwave, absorbedW: null })}
             />
           ) : null}

@@ -14,6 +14,7 @@ import {
   screen,
   tap,
   undo,
+  words,
 } from '../test-utils/open';
 import { BakeScreen } from './BakeScreen';
 import { GatherScreen } from './GatherScreen';
@@ -75,7 +76,7 @@ describe('pieces', () => {
     tap('radio', 'Wednesday 25 November');
     tap('radio', '8 hours');
     tap('button', 'Save');
-    expect(screen.getByRole('alert').textContent).toMatch(/passed/);
+    expect(words(screen.getByRole('alert'))).toMatch(/passed/);
     tap('radio', '18 hours');
     tap('button', 'Save');
     expect(run().readyAt).toBe('2026-11-25T18:00');
@@ -105,7 +106,7 @@ describe('sums', () => {
     put('1500', 'Plan on from this');
     // 1500 × 0.97 ÷ 55 = 26; 36 × 55 − 1455 = 525 g.
     expect(line().stated).toEqual({ 'batter.mixed': 1500 });
-    expect(screen.getByTestId('pin-words').textContent).toMatch(/525 g short for 36: it fills 26, 10 fewer/);
+    expect(words(screen.getByTestId('pin-words'))).toMatch(/525 g short for 36: it fills 26, 10 fewer/);
     tap('button', /^Make 26/);
     expect(line().count).toBe(26);
     tap('button', 'Back to the computed weight');
@@ -138,9 +139,9 @@ describe('sums', () => {
   });
 
   it('says why of the loads, the batter left, the eggs and every hour of the day', () => {
-    const because = (name: RegExp, words: RegExp) => {
+    const because = (name: RegExp, expected: RegExp) => {
       tap('button', name);
-      expect(screen.getByRole('dialog').textContent).toMatch(words);
+      expect(words(screen.getByRole('dialog'))).toMatch(expected);
       tap('button', 'Close');
     };
     because(/^2 loads: 18 \+ 18. Why/, /36 ÷ 24, rounded up = 2 loads/);
@@ -154,7 +155,7 @@ describe('sums', () => {
     fireEvent.click(screen.getByTestId('figure-well.volume'));
     tap('button', 'Put in what was measured');
     put('99999', 'Use it in this run');
-    expect(screen.getByRole('alert').textContent).toBe('At most 5000 ml.');
+    expect(words(screen.getByRole('alert'))).toBe('At most 5000 ml.');
     expect(line().stated).toEqual({});
   });
 });
@@ -174,12 +175,12 @@ describe('gather', () => {
 
   it('says spoons where the scale is coarse and grams where it is fine', () => {
     open(<GatherScreen id={RUN} />);
-    expect(screen.getByTestId('weigh-3').textContent).toMatch(/⅛ tsp.*0.9 g/);
+    expect(words(screen.getByTestId('weigh-3'))).toMatch(/⅛ tsp.*0.9 g/);
     act(() => {
       const kitchen = kitchenIn(useDocuments.getState().docs);
       useDocuments.getState().change('Scale', { kitchen: { ...kitchen, scaleStepG: 0.05 } });
     });
-    expect(screen.getByTestId('weigh-3').textContent).toMatch(/0.90 g.*⅛ tsp/);
+    expect(words(screen.getByTestId('weigh-3'))).toMatch(/0.90 g.*⅛ tsp/);
   });
 
   it('warns where it applies: allergens, raw egg and flour', () => {
@@ -191,7 +192,7 @@ describe('gather', () => {
   it('tells why of an amount without ticking it', () => {
     open(<GatherScreen id={RUN} />);
     tap('button', /^570 g, plain flour. Why/);
-    expect(screen.getByRole('dialog').textContent).toMatch(/190 g × 3.00 = 570 g/);
+    expect(words(screen.getByRole('dialog'))).toMatch(/190 g × 3.00 = 570 g/);
     expect(run().ticks ?? []).toEqual([]);
   });
 });
@@ -227,7 +228,7 @@ describe('bake', () => {
     tap('button', 'Close the run');
     fireEvent.change(screen.getByLabelText('Good ones that came out'), { target: { value: '3.5' } });
     tap('button', 'Into the logbook');
-    expect(screen.getByRole('alert').textContent).toMatch(/whole number/);
+    expect(words(screen.getByRole('alert'))).toMatch(/whole number/);
     fireEvent.change(screen.getByLabelText('Good ones that came out'), { target: { value: '34' } });
     tap('radio', 'flat');
     tap('button', 'Into the logbook');

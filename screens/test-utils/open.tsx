@@ -56,4 +56,7 @@ export const choose = (name: string | RegExp): void => {
   fireEvent.click(sheet.getByRole('radio', { name }));
 };
 
+/** The words of an element, with plain spaces where a number and its unit are kept together. */
+export const words = (element: HTMLElement): string => (element.textContent ?? '').replace(/\u00a0/g, ' ');
+
 export { act, fireEvent, screen, within };

@@ -1,0 +1,276 @@
+import { useDocuments, useScreen } from '../../state/store';
+import type { CubeLine, MugLine, PopLine, RunDoc } from '../../core/exchange/documents';
+import { FAMILY_FILES } from '../../demo/families';
+import { BringIn } from '../exchange/BringIn';
+import {
+  act,
+  choose,
+  fireEvent,
+  layOutDemo,
+  open,
+  put,
+  router,
+  run,
+  screen,
+  tap,
+  undo,
+  within,
+  words,
+} from '../test-utils/open';
+import { FromScreen } from './FromScreen';
+import { GatherScreen } from './GatherScreen';
+import { NewRunScreen } from './NewRunScreen';
+import { PiecesScreen } from './PiecesScreen';
+import { PrintScreen } from './PrintScreen';
+import { RunsScreen } from './RunsScreen';
+import { SumsScreen } from './SumsScreen';
+
+jest.mock('expo-router', () => {
+  const utils: { router: unknown } = jest.requireActual('../test-utils/open');
+  return { useRouter: () => utils.router, usePathname: () => '/runs' };
+});
+
+const TABLE = 'run-lantern-table';
+const table = () => run(TABLE);
+const line = <L,>(i: number) => table().lines[i] as L;
+const figure = (id: string) => screen.getAllByTestId(`figure-${id}`)[0]?.getAttribute('aria-label') ?? '';
+const first = (role: string, name: RegExp | string) => screen.getAllByRole(role, { name })[0] as HTMLElement;
+const dialog = () => within(screen.getAllByRole('dialog').at(-1) as HTMLElement);
+
+beforeEach(layOutDemo);
+
+/** The run with that line alone, so that its sentence is the only one. */
+function only(i: number): void {
+  act(() =>
+    useDocuments.getState().change('Only one', { [`run/${TABLE}`]: { ...table(), lines: [line(i)] } }),
+  );
+}
+
+describe('the sentence of a line', () => {
+  it('of pops changes stick, size, crumb, binder and coat in place', () => {
+    only(0);
+    open(<PiecesScreen id={TABLE} />);
+    tap('button', /^On a stick: pops on sticks/);
+    choose(/^balls/);
+    tap('button', /^Size: 25 g/);
+    choose(/scoop, number 50/);
+    tap('button', /^School of binder: classic/);
+    choose(/^lean/);
+    tap('button', /^Where the crumb comes from: baked for it/);
+    choose(/^leftover cake/);
+    fireEvent.click(screen.getByTestId('value-crumbMass'));
+    put('640', 'Save');
+    tap('button', /^Coat: dark chocolate/);
+    choose(/^nothing/);
+    expect(line<PopLine>(0)).toMatchObject({
+      stick: false,
+      size: { by: 'scoop', number: 50 },
+      crumb: [{ from: 'leftovers', massG: 640 }],
+      binder: { school: 'lean' },
+      coat: null,
+    });
+    tap('button', 'Bake the rest');
+    tap('button', 'Something else in it');
+    expect(line<PopLine>(0).crumb.map(({ from }) => from)).toEqual(['leftovers', 'bake']);
+    expect(line<PopLine>(0).addIns).toHaveLength(1);
+    tap('button', 'Take this add-in out');
+    expect(line<PopLine>(0).addIns).toEqual([]);
+  });
+
+  it('of moulded pieces refuses a shell that no mould has, and keeps what was typed', () => {
+    only(2);
+    open(<PiecesScreen id={TABLE} />);
+    fireEvent.click(screen.getByTestId('value-shell'));
+    put('9', 'Save');
+    expect(words(screen.getByRole('alert'))).toBe('At most 5 mm.');
+    put('1.5', 'Save');
+    tap('button', /^School of the shell: brushed in/);
+    choose(/^poured/);
+    expect(line(0)).toMatchObject({ shellMm: 1.5, shellBy: 'pour' });
+  });
+
+  it('of mugs and of mini cakes changes fill, power, kind and cut', () => {
+    open(<PiecesScreen id={TABLE} />);
+    tap('button', /^Filled: two fifths full/);
+    choose(/^half full/);
+    tap('button', /^Power: full power/);
+    choose(/^half power/);
+    expect(line<MugLine>(3)).toMatchObject({ fill: { by: 'share', share: 0.5 }, setting: 0.5 });
+    tap('button', /^Pieces along: 6/);
+    choose('5');
+    expect(line<CubeLine>(4).columns).toBe(5);
+    tap('button', /^Kind: cubes/);
+    choose(/^filled fingers/);
+    expect(line(4)).toMatchObject({ style: 'fingers', count: 30, tinId: 'tin-finger' });
+    undo();
+    expect(line<CubeLine>(4).style).toBe('cubes');
+  });
+
+  it('adds another line, the same again, and takes one out', () => {
+    open(<PiecesScreen id={TABLE} />);
+    tap('button', 'Another line');
+    choose(/^Mug cakes/);
+    expect(table().lines).toHaveLength(6);
+    expect(line<MugLine>(5)).toMatchObject({ family: 'mug', formulaId: 'formula-apple-mug' });
+    fireEvent.click(first('button', 'The same again'));
+    expect(
+      table()
+        .lines.map(({ family }) => family)
+        .slice(0, 2),
+    ).toEqual(['pop', 'pop']);
+    expect(new Set(table().lines.map(({ id }) => id)).size).toBe(7);
+    fireEvent.click(first('button', 'Take this line out'));
+    expect(table().lines).toHaveLength(6);
+  });
+
+  it('keeps lots within the count, and the count above no lot', () => {
+    only(0);
+    open(<PiecesScreen id={TABLE} />);
+    tap('button', /^16 Pumpkin seeds/);
+    fireEvent.change(dialog().getByLabelText('How many in this lot'), { target: { value: '30' } });
+    fireEvent.click(dialog().getByRole('button', { name: 'Keep this lot' }));
+    expect(words(dialog().getByRole('alert'))).toBe('Only 24 are in no other lot.');
+    fireEvent.change(dialog().getByLabelText('What they are called'), { target: { value: ' ' } });
+    fireEvent.change(dialog().getByLabelText('How many in this lot'), { target: { value: '10' } });
+    fireEvent.click(dialog().getByRole('button', { name: 'Keep this lot' }));
+    expect(words(dialog().getByRole('alert'))).toBe('Give it a name.');
+    fireEvent.change(dialog().getByLabelText('What they are called'), { target: { value: 'Seeds' } });
+    fireEvent.click(dialog().getByRole('button', { name: 'Keep this lot' }));
+    tap('button', /^How many: 36/);
+    put('15', 'Save');
+    // The first keeps its ten, the second gives way.
+    expect(line<PopLine>(0).lots.map(({ name, count }) => [name, count])).toEqual([
+      ['Seeds', 10],
+      ['White with sprinkles', 5],
+    ]);
+  });
+});
+
+describe('sums of a family', () => {
+  it('show the line that is looked at, and plan on from what was weighed', () => {
+    open(<SumsScreen id={TABLE} />);
+    expect(figure('count.made')).toMatch(/: 36/);
+    tap('button', 'Weighed the dough');
+    put('500', 'Plan on from this');
+    // 500 × 0.985 ÷ 25 = 19.7.
+    expect(figure('count.made')).toMatch(/: 19/);
+    expect(line<PopLine>(0).stated).toEqual({ 'dough.total': 500 });
+    fireEvent.click(first('button', /^All 36, lighter/));
+    expect(line<PopLine>(0).size).toEqual({ by: 'mass', massG: 13 });
+    tap('tab', /^16 moulded pieces/);
+    expect(figure('rounds.count')).toMatch(/: 2/);
+  });
+
+  it('try another way before it is taken, and say what it breaks', () => {
+    open(<SumsScreen id={TABLE} />);
+    tap('button', 'What if it were made otherwise');
+    fireEvent.click(dialog().getByRole('radio', { name: 'Another thickness' }));
+    const thick = dialog().getByRole('button', { name: /^thick/ });
+    expect(words(thick)).toMatch(/Coat on a piece: 6.3 g → /);
+    expect(line<PopLine>(0).coat?.thickness).toBe('usual');
+    fireEvent.click(thick);
+    expect(line<PopLine>(0).coat?.thickness).toBe('thick');
+  });
+
+  it('find a way out of a trouble, asking for what it needs', () => {
+    open(<SumsScreen id={TABLE} />);
+    tap('button', 'Something went wrong');
+    fireEvent.click(dialog().getByRole('radio', { name: 'The coat runs short' }));
+    fireEvent.click(dialog().getByRole('button', { name: 'The way out' }));
+    expect(words(dialog().getByRole('alert'))).toBe('Write a number.');
+    fireEvent.change(dialog().getByLabelText('Chocolate there is'), { target: { value: '700' } });
+    fireEvent.click(dialog().getByRole('button', { name: 'The way out' }));
+    fireEvent.click(dialog().getByRole('button', { name: 'Go on so' }));
+    expect(table().events?.[0]).toMatchObject({ kind: 'coat short' });
+    expect(line<PopLine>(0).coat?.onHandG).toBe(700);
+  });
+});
+
+describe('gathering all lines', () => {
+  it('has each bowl once, loose things by their time, and what is shared with its why', () => {
+    open(<GatherScreen id={TABLE} />);
+    expect(screen.getAllByText('Weigh out: Pumpkin and oat')).toHaveLength(1);
+    expect(screen.getByText(/^Stick mould: warm water/)).toBeTruthy();
+    fireEvent.click(first('checkbox', /Dark chocolate/));
+    expect(table().ticks).toEqual(
+      ['pops-fresh:pot.2.melt'].map((key) => expect.stringContaining(key.slice(0, 10)) as string),
+    );
+    fireEvent.click(first('button', /icing sugar. Why/));
+    expect(words(screen.getByRole('dialog'))).toMatch(/300 g ×/);
+  });
+
+  it('takes prices and packets where they are asked for', () => {
+    open(<GatherScreen id={TABLE} />);
+    tap('radio', 'Shopping');
+    fireEvent.click(screen.getByTestId('buy-butter'));
+    const type = (label: string, text: string) =>
+      fireEvent.change(dialog().getByLabelText(label), { target: { value: text } });
+    type('A packet holds, g', 'a lot');
+    fireEvent.click(dialog().getByRole('button', { name: 'Keep it' }));
+    expect(words(dialog().getByRole('alert'))).toMatch(/not a number/);
+    type('In the cupboard, g', '100');
+    type('A packet holds, g', '250');
+    type('A packet costs', '2.5');
+    fireEvent.click(dialog().getByRole('button', { name: 'Keep it' }));
+    expect(screen.getByRole('checkbox', { name: /^\d × 250.g, butter/ })).toBeTruthy();
+    expect(screen.getByText(/for the packets/)).toBeTruthy();
+  });
+});
+
+describe('starting and bringing in', () => {
+  it('offers what leftovers make, and starts it', () => {
+    open(<FromScreen />);
+    fireEvent.click(screen.getByTestId('offer-bare-balls'));
+    const made = Object.values(useDocuments.getState().docs).find(
+      (doc) => doc.kind === 'run' && doc.name.startsWith('Rolled balls'),
+    );
+    expect(made).toMatchObject({ lines: [{ family: 'pop', coat: null, count: 16 }] });
+    expect(router.replace).toHaveBeenCalled();
+  });
+
+  it('starts pops without baking, and says what the kitchen lacks', () => {
+    open(<NewRunScreen piece="cakesicle" />);
+    tap('radio', 'Biscuit, no baking');
+    tap('radio', '12');
+    tap('radio', /16:00, Saturday/);
+    act(() => {
+      const kitchen = useDocuments.getState().docs.kitchen;
+      if (kitchen?.kind === 'kitchen')
+        useDocuments.getState().change('No moulds', { kitchen: { ...kitchen, moulds: [] } });
+    });
+    tap('button', 'Start');
+    expect(words(screen.getByRole('alert'))).toMatch(/no mould yet/);
+    undo();
+    tap('button', 'Start');
+    expect(router.replace).toHaveBeenCalledTimes(1);
+  });
+
+  it('lists a tile for every family', () => {
+    open(<RunsScreen />);
+    expect(screen.getAllByRole('button', { name: /: start a run$/ })).toHaveLength(5);
+  });
+
+  it('brings a run in beside what is there, and refuses what is broken', () => {
+    open(<BringIn />);
+    act(() => useScreen.getState().setBringing(true));
+    const field = () => dialog().getByLabelText('Paste it here');
+    fireEvent.change(field(), { target: { value: '{"kind":' } });
+    fireEvent.click(dialog().getByRole('button', { name: 'Bring it in' }));
+    expect(screen.getByText('This file is broken: it is no whole JSON.')).toBeTruthy();
+    expect((field() as HTMLTextAreaElement).value).toBe('{"kind":');
+    fireEvent.change(field(), { target: { value: JSON.stringify(FAMILY_FILES.mugs) } });
+    fireEvent.click(dialog().getByRole('button', { name: 'Bring it in' }));
+    expect(screen.getByText(/^“Mugs for the stewards” is in./)).toBeTruthy();
+    fireEvent.click(dialog().getByRole('button', { name: 'Look at it' }));
+    expect(run('run-mugs').lines).toHaveLength(1);
+    act(() => useScreen.getState().setBringing(false));
+    undo();
+    expect(run('run-mugs')).toBeUndefined();
+  });
+
+  it('puts every line and the list on paper', () => {
+    open(<PrintScreen id={TABLE} />);
+    expect(screen.getAllByTestId('sheet-batch')).toHaveLength(5);
+    expect(words(screen.getByTestId('sheet-gather'))).toMatch(/☐ {2}plain flour/);
+  });
+});
