@@ -1,6 +1,9 @@
+import { configure } from '@testing-library/react';
 import type * as BakeCurveModule from '../core/process/bakeCurve';
 
 jest.setTimeout(30000);
+// What is hidden is not drawn at all here; looking for what might be hidden takes most of a test's time.
+configure({ defaultHidden: true });
 
 // There are no workers in these tests: the model answers at once, as it would from one.
 jest.mock('../workers/ovenModel', () => ({

@@ -18,7 +18,9 @@ import { OvenCard } from './OvenCard';
 import { Preferences } from './Preferences';
 import { StatedHere } from './StatedHere';
 import { OwnMeasures, StockCard, StoreCupboard } from './Stock';
-import { Microwaves, Moulds, Mugs, Scoops, Sheets, Vessels } from './Things';
+import { Microwaves } from './Microwaves';
+import { Moulds } from './Moulds';
+import { Mugs, Scoops, Sheets, Vessels } from './Things';
 import { TinCard } from './TinCard';
 
 type Part = 'numbers' | 'bake' | 'mould' | 'store';

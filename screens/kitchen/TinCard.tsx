@@ -12,7 +12,7 @@ import { ChoiceValue, Sentence, Value, Words } from '../../ui/sentence';
 import { SectionDrawing } from '../../ui/section';
 import { Small } from '../../ui/text';
 import { TextSheet, nameFault } from '../../ui/textSheet';
-import { WaterTest } from './Things';
+import { WaterTest } from './WaterTest';
 
 interface TinProps {
   readonly tin: TinDoc;

@@ -1,5 +1,5 @@
 import { useDocuments, useScreen } from '../../state/store';
-import type { CubeLine, MugLine, PopLine, RunDoc } from '../../core/exchange/documents';
+import type { CubeLine, MugLine, PopLine } from '../../core/exchange/documents';
 import { FAMILY_FILES } from '../../demo/families';
 import { BringIn } from '../exchange/BringIn';
 import {
@@ -89,38 +89,45 @@ describe('the sentence of a line', () => {
     expect(line(0)).toMatchObject({ shellMm: 1.5, shellBy: 'pour' });
   });
 
-  it('of mugs and of mini cakes changes fill, power, kind and cut', () => {
+  it('of mugs changes fill and power', () => {
+    only(3);
     open(<PiecesScreen id={TABLE} />);
     tap('button', /^Filled: two fifths full/);
     choose(/^half full/);
     tap('button', /^Power: full power/);
     choose(/^half power/);
-    expect(line<MugLine>(3)).toMatchObject({ fill: { by: 'share', share: 0.5 }, setting: 0.5 });
+    expect(line<MugLine>(0)).toMatchObject({ fill: { by: 'share', share: 0.5 }, setting: 0.5 });
+  });
+
+  it('of mini cakes changes kind and cut', () => {
+    only(4);
+    open(<PiecesScreen id={TABLE} />);
     tap('button', /^Pieces along: 6/);
     choose('5');
-    expect(line<CubeLine>(4).columns).toBe(5);
+    expect(line<CubeLine>(0).columns).toBe(5);
     tap('button', /^Kind: cubes/);
     choose(/^filled fingers/);
-    expect(line(4)).toMatchObject({ style: 'fingers', count: 30, tinId: 'tin-finger' });
+    expect(line(0)).toMatchObject({ style: 'fingers', count: 30, tinId: 'tin-finger' });
     undo();
-    expect(line<CubeLine>(4).style).toBe('cubes');
+    expect(line<CubeLine>(0).style).toBe('cubes');
   });
 
   it('adds another line, the same again, and takes one out', () => {
+    only(4);
     open(<PiecesScreen id={TABLE} />);
     tap('button', 'Another line');
     choose(/^Mug cakes/);
-    expect(table().lines).toHaveLength(6);
-    expect(line<MugLine>(5)).toMatchObject({ family: 'mug', formulaId: 'formula-apple-mug' });
+    expect(table().lines).toHaveLength(2);
+    expect(line<MugLine>(1)).toMatchObject({ family: 'mug', formulaId: 'formula-apple-mug' });
     fireEvent.click(first('button', 'The same again'));
     expect(
       table()
         .lines.map(({ family }) => family)
         .slice(0, 2),
-    ).toEqual(['pop', 'pop']);
-    expect(new Set(table().lines.map(({ id }) => id)).size).toBe(7);
+    ).toEqual(['mini', 'mini']);
+    expect(new Set(table().lines.map(({ id }) => id)).size).toBe(3);
     fireEvent.click(first('button', 'Take this line out'));
-    expect(table().lines).toHaveLength(6);
+    expect(table().lines).toHaveLength(2);
   });
 
   it('keeps lots within the count, and the count above no lot', () => {
@@ -192,9 +199,7 @@ describe('gathering all lines', () => {
     expect(screen.getAllByText('Weigh out: Pumpkin and oat')).toHaveLength(1);
     expect(screen.getByText(/^Stick mould: warm water/)).toBeTruthy();
     fireEvent.click(first('checkbox', /Dark chocolate/));
-    expect(table().ticks).toEqual(
-      ['pops-fresh:pot.2.melt'].map((key) => expect.stringContaining(key.slice(0, 10)) as string),
-    );
+    expect(table().ticks?.[0]).toMatch(/^pops-fresh:pot\.\d\.melt$/);
     fireEvent.click(first('button', /icing sugar. Why/));
     expect(words(screen.getByRole('dialog'))).toMatch(/300 g ×/);
   });

@@ -17,7 +17,9 @@ import { STYLE_WORDS } from '../words';
 import { CakesicleWords, PopWords } from './DoughWords';
 import { CountField, setterOf } from './fields';
 import { Lots } from './Lots';
-import { CubeWords, CupcakeWords, MiniWellsWords, MugWords } from './WellsWords';
+import { CubeWords } from './CubeWords';
+import { MugWords } from './MugWords';
+import { CupcakeWords, MiniWellsWords } from './WellsWords';
 
 /** One line of a run: a sentence in which every value can be changed, its lots, and what becomes of it. */
 export function LineCard({

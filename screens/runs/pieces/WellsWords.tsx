@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { CubeLine, CupcakeLine, Fill, MiniWellsLine, MugLine } from '../../../core/exchange/documents';
+import type { CupcakeLine, Fill, MiniWellsLine } from '../../../core/exchange/documents';
 import { FILL_RULES, FINISHES } from '../../../core/process/batter.table';
 import { fromShown, showText, toShown, typedUnit } from '../../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../../state/store';
@@ -10,16 +10,16 @@ import {
   EggField,
   FormulaField,
   MeasureField,
-  NameField,
   OvenField,
   OvenTemperature,
-  StockField,
   ThingField,
   plainChoices,
   without,
   type LineProps,
 } from './fields';
+import { NameField, StockField } from './stockFields';
 import { CoatWords, FillingWords, FrostingWords } from './finish';
+import { FondantField } from './CubeWords';
 
 const FILL_CHOICES: readonly Choice<string>[] = [
   ...Object.entries(FINISHES).map(([key, finish]) => ({
@@ -261,209 +261,6 @@ export function MiniWellsWords({ line, set }: LineProps<MiniWellsLine>) {
       <FrostingWords frosting={line.frosting} onChange={(label, frosting) => set(label, { frosting })} />
       <CoatWords coat={line.coat} optional onChange={(label, coat) => set(label, { coat })} />
       <FondantField fondant={line.fondant} onChange={(fondant) => set('Fondant', { fondant })} />
-    </>
-  );
-}
-
-function FondantField({
-  fondant,
-  onChange,
-}: {
-  readonly fondant: boolean | undefined;
-  readonly onChange: (fondant: boolean) => void;
-}) {
-  return (
-    <ChoiceValue
-      label="Fondant"
-      title="Fondant"
-      value={fondant ? 'yes' : 'no'}
-      text={fondant ? 'Covered with fondant' : 'No fondant'}
-      choices={[
-        { value: 'no', title: 'no fondant' },
-        { value: 'yes', title: 'covered with fondant', detail: 'Rolled out and laid over.' },
-      ]}
-      onChoose={(choice) => onChange(choice === 'yes')}
-      after="."
-    />
-  );
-}
-
-export function CubeWords({ line, set }: LineProps<CubeLine>) {
-  const { sheets = [] } = useKitchen();
-  const number = (value: number, over: (n: number) => Partial<CubeLine>, label: string, text: string) => (
-    <ChoiceValue
-      label={label}
-      title={label}
-      value={String(value)}
-      text={text}
-      choices={plainChoices(Array.from({ length: 16 }, (_, i) => String(i + 1)))}
-      onChoose={(n) => set(label, over(Number(n)))}
-    />
-  );
-  return (
-    <>
-      <FormulaField
-        value={line.formulaId}
-        onChoose={(formulaId) => set('Formula', { formulaId, stated: {}, ticks: [] })}
-        after=","
-      />
-      <Words>baked in the</Words>
-      <ThingField
-        testID="value-sheet"
-        things={sheets}
-        value={line.sheetId}
-        label="Sheet"
-        title="Which sheet"
-        gone="a sheet that is gone"
-        detail={(item) => `${item.owned} × ${item.lengthMm} by ${item.widthMm} mm, ${item.depthMm} mm deep`}
-        onChoose={(sheetId) => set('Sheet', { sheetId })}
-        after=","
-      />
-      <MeasureField
-        label="Height of the cake"
-        value={line.heightMm}
-        unit="mm"
-        min={8}
-        max={100}
-        onSave={(heightMm) => set('Height', { heightMm })}
-      />
-      <Words>high, cut into</Words>
-      {number(line.columns, (columns) => ({ columns }), 'Pieces along', `${line.columns}`)}
-      <Words>by</Words>
-      {number(line.rows, (rows) => ({ rows }), 'Pieces across', `${line.rows}`)}
-      <Words>after</Words>
-      <MeasureField
-        label="Trimmed off each edge"
-        value={line.trimMm}
-        unit="mm"
-        min={0}
-        max={40}
-        onSave={(trimMm) => set('Trim', { trimMm })}
-      />
-      <Words>is trimmed off each edge, in the</Words>
-      <OvenField value={line.ovenId} onChoose={(ovenId) => set('Oven', { ovenId })} />
-      <Words>as for</Words>
-      <OvenTemperature
-        ovenC={line.ovenC}
-        formulaId={line.formulaId}
-        after=","
-        onSave={(ovenC) => set('Oven temperature', { ovenC })}
-      />
-      <EggField value={line.eggs} onChoose={(eggs) => set('Eggs', { eggs })} />
-      <FrostingWords frosting={line.frosting} onChange={(label, frosting) => set(label, { frosting })} />
-      <CoatWords coat={line.coat} optional onChange={(label, coat) => set(label, { coat })} />
-      <FondantField fondant={line.fondant} onChange={(fondant) => set('Fondant', { fondant })} />
-    </>
-  );
-}
-
-const MUG_FILLS: readonly Choice<string>[] = [
-  { value: '0.33', title: 'a third full', detail: 'Never climbs over, even with much lift.' },
-  { value: '0.42', title: 'two fifths full', detail: 'Usual: it doubles and stays in.' },
-  { value: '0.5', title: 'half full', detail: 'The most: it may stand over the rim while it cooks.' },
-];
-
-const POWER: readonly Choice<string>[] = [
-  { value: '1', title: 'full power', detail: 'Fast; the edge is done before the middle.' },
-  { value: '0.7', title: 'seven tenths of full power', detail: 'Slower and more even.' },
-  { value: '0.5', title: 'half power', detail: 'For small loads and eggy batters.' },
-];
-
-export function MugWords({ line, set }: LineProps<MugLine>) {
-  const { mugs = [], microwaves = [] } = useKitchen();
-  const style = useNumberStyle();
-  const { fill } = line;
-  const microwave = microwaves.find(({ id }) => id === line.microwaveId);
-  return (
-    <>
-      <CountField line={line} set={set} />
-      <Words>mug cakes of</Words>
-      <FormulaField
-        value={line.formulaId}
-        onChoose={(formulaId) => set('Formula', { formulaId, stated: {}, ticks: [] })}
-        after=","
-      />
-      <ChoiceValue
-        testID="value-fill"
-        label="Filled"
-        title="How full"
-        value={fill.by === 'share' ? String(fill.share) : 'mass'}
-        text={
-          fill.by === 'share'
-            ? (MUG_FILLS.find(({ value }) => Number(value) === fill.share)?.title ??
-              `filled ${showText(fill.share, 'share', style)}`)
-            : `${showText(fill.massG, 'g', style)} each`
-        }
-        choices={MUG_FILLS}
-        onChoose={(value) =>
-          set('Filled', {
-            fill: { by: 'share', share: Number(value) },
-            stated: without(line.stated, 'portion.mass'),
-          })
-        }
-        after=","
-      />
-      <Words>in the</Words>
-      <ThingField
-        testID="value-mug"
-        things={mugs}
-        value={line.mugId}
-        label="Mug"
-        title="Which mug"
-        gone="a mug that is gone"
-        detail={(item) => `${item.owned} of ${showText(item.volumeMl, 'ml', style)}`}
-        onChoose={(mugId) => set('Mug', { mugId, stated: without(line.stated, 'portion.mass') })}
-        after=","
-      />
-      <ChoiceValue
-        testID="value-atOnce"
-        label="Mugs at once"
-        title="Mugs that turn together"
-        value={line.atOnce === null ? 'most' : String(line.atOnce)}
-        text={line.atOnce === null ? 'as many at once as fit' : `${line.atOnce} at once`}
-        choices={[
-          { value: 'most', title: 'as many at once as fit', detail: 'Fewer turns, each longer.' },
-          ...Array.from({ length: microwave?.mugsAtOnce ?? 1 }, (_, i) => ({
-            value: String(i + 1),
-            title: `${i + 1} at once`,
-          })),
-        ]}
-        onChoose={(n) => set('Mugs at once', { atOnce: n === 'most' ? null : Number(n) })}
-        after=","
-      />
-      <Words>in the</Words>
-      <ThingField
-        things={microwaves}
-        value={line.microwaveId}
-        label="Microwave"
-        title="Which microwave"
-        gone="a microwave that is gone"
-        detail={(item) =>
-          `${item.ratedW} W by its plate, ${item.absorbedW ?? 'not measured'}${item.absorbedW ? ' W by the water test' : ''}`
-        }
-        onChoose={(microwaveId) => set('Microwave', { microwaveId })}
-      />
-      <Words>at</Words>
-      <ChoiceValue
-        testID="value-power"
-        label="Power"
-        title="Power"
-        value={String(line.setting)}
-        text={
-          POWER.find(({ value }) => Number(value) === line.setting)?.title ??
-          showText(line.setting, 'share', style)
-        }
-        choices={POWER}
-        onChoose={(setting) => set('Power', { setting: Number(setting) })}
-        after=","
-      />
-      <EggField value={line.eggs} onChoose={(eggs) => set('Eggs', { eggs })} />
-      <FillingWords
-        filling={line.filling}
-        hows={['none', 'core', 'inject']}
-        onChange={(label, filling) => set(label, { filling })}
-      />
-      <FrostingWords frosting={line.frosting} onChange={(label, frosting) => set(label, { frosting })} />
     </>
   );
 }

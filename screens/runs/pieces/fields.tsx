@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import {
   MAX_PIECES,
   type EggMode,
@@ -10,11 +9,10 @@ import { shareLots } from '../../../core/plan/offers';
 import { fromShown, showText, toShown, typedUnit } from '../../../core/quantity';
 import { formulasIn } from '../../../state/documents';
 import { changeLineOf, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
-import { NumberSheet } from '../../../ui/numberSheet';
+
 import { NumberValue } from '../../../ui/numberValue';
-import { ChoiceValue, Value, Words, type Choice } from '../../../ui/sentence';
+import { ChoiceValue, Words, type Choice } from '../../../ui/sentence';
 import { TemperatureValue } from '../../../ui/temperatureValue';
-import { TextSheet, nameFault } from '../../../ui/textSheet';
 
 /** A line being worded: what it is part of, and a way to change it. */
 export interface LineProps<L extends Line> {
@@ -291,150 +289,5 @@ export function MeasureField({
       }}
       onSave={(shown) => onSave(fromShown(shown, unit, style))}
     />
-  );
-}
-
-/** What is on the table of something: grams, or no limit. */
-export function OnHandField({
-  label,
-  value,
-  onSave,
-  after,
-}: {
-  readonly label: string;
-  readonly value: number | null | undefined;
-  readonly onSave: (value: number | null) => void;
-  readonly after?: string;
-}) {
-  const style = useNumberStyle();
-  const [asking, setAsking] = useState(false);
-  const known = value ?? null;
-  return (
-    <>
-      <ChoiceValue
-        label={label}
-        title={label}
-        value={known === null ? 'any' : 'some'}
-        text={known === null ? 'as much as it takes' : `${showText(known, 'g', style)} on the table`}
-        choices={[
-          { value: 'any', title: 'as much as it takes', detail: 'The sums say how much.' },
-          { value: 'some', title: 'what is on the table', detail: 'The count follows from it.' },
-        ]}
-        onChoose={(choice) => (choice === 'any' ? onSave(null) : setAsking(true))}
-        after={after}
-      />
-      <AskMass
-        open={asking}
-        title={label}
-        value={known}
-        onClose={() => setAsking(false)}
-        onSave={(grams) => {
-          setAsking(false);
-          onSave(grams);
-        }}
-      />
-    </>
-  );
-}
-
-function AskMass({
-  open,
-  title,
-  value,
-  onClose,
-  onSave,
-}: {
-  readonly open: boolean;
-  readonly title: string;
-  readonly value: number | null;
-  readonly onClose: () => void;
-  readonly onSave: (grams: number) => void;
-}) {
-  const style = useNumberStyle();
-  return (
-    <NumberSheet
-      ask={
-        open
-          ? {
-              title,
-              value: value === null ? null : Number(toShown(value, 'g', style).toPrecision(4)),
-              unit: typedUnit('g', style),
-              decimals: 2,
-              min: 0,
-              max: Math.round(toShown(1_000_000, 'g', style)),
-            }
-          : null
-      }
-      onClose={onClose}
-      onSave={(shown) => onSave(fromShown(shown, 'g', style))}
-    />
-  );
-}
-
-/** Pieces of something in stock, or no limit. */
-export function StockField({
-  label,
-  value,
-  onSave,
-  after,
-}: {
-  readonly label: string;
-  readonly value: number | null | undefined;
-  readonly onSave: (value: number | null) => void;
-  readonly after?: string;
-}) {
-  const [asking, setAsking] = useState(false);
-  const known = value ?? null;
-  return (
-    <>
-      <ChoiceValue
-        label={label}
-        title={label}
-        value={known === null ? 'any' : 'some'}
-        text={known === null ? 'as many as it takes' : `${known} in stock`}
-        choices={[
-          { value: 'any', title: 'as many as it takes' },
-          { value: 'some', title: 'what is in stock', detail: 'The count follows from it.' },
-        ]}
-        onChoose={(choice) => (choice === 'any' ? onSave(null) : setAsking(true))}
-        after={after}
-      />
-      <NumberSheet
-        ask={asking ? { title: label, value: known, unit: '', min: 0, max: 100_000, whole: true } : null}
-        onClose={() => setAsking(false)}
-        onSave={(n) => {
-          setAsking(false);
-          onSave(n);
-        }}
-      />
-    </>
-  );
-}
-
-/** A name in a sentence: what a filling or a topping is. */
-export function NameField({
-  label,
-  value,
-  onSave,
-  after,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly onSave: (name: string) => void;
-  readonly after?: string;
-}) {
-  const [asking, setAsking] = useState(false);
-  return (
-    <>
-      <Value text={value} label={label} after={after} onPress={() => setAsking(true)} />
-      <TextSheet
-        ask={asking ? { title: label, value, fault: nameFault } : null}
-        onClose={() => setAsking(false)}
-        onSave={(text) => {
-          setAsking(false);
-          onSave(text.trim());
-        }}
-      />
-    </>
   );
 }

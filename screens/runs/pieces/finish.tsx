@@ -8,15 +8,8 @@ import { DIP_SCHOOLS } from '../../../core/process/set.table';
 import { showText } from '../../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../../state/store';
 import { ChoiceValue, Words, type Choice } from '../../../ui/sentence';
-import {
-  MeasureField,
-  NameField,
-  OnHandField,
-  ThingField,
-  choicesOf,
-  plainChoices,
-  useFormulas,
-} from './fields';
+import { MeasureField, ThingField, choicesOf, plainChoices, useFormulas } from './fields';
+import { NameField, OnHandField } from './stockFields';
 
 export const CHOCOLATES: readonly Choice<ChocolateKind>[] = (
   Object.keys(MELTING.heatJ) as ChocolateKind[]

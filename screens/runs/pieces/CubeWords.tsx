@@ -1,0 +1,109 @@
+import type { CubeLine } from '../../../core/exchange/documents';
+
+import { useKitchen } from '../../../state/store';
+
+import { ChoiceValue, Words } from '../../../ui/sentence';
+import {
+  EggField,
+  FormulaField,
+  MeasureField,
+  OvenField,
+  OvenTemperature,
+  ThingField,
+  plainChoices,
+  type LineProps,
+} from './fields';
+
+import { CoatWords, FrostingWords } from './finish';
+
+export function FondantField({
+  fondant,
+  onChange,
+}: {
+  readonly fondant: boolean | undefined;
+  readonly onChange: (fondant: boolean) => void;
+}) {
+  return (
+    <ChoiceValue
+      label="Fondant"
+      title="Fondant"
+      value={fondant ? 'yes' : 'no'}
+      text={fondant ? 'Covered with fondant' : 'No fondant'}
+      choices={[
+        { value: 'no', title: 'no fondant' },
+        { value: 'yes', title: 'covered with fondant', detail: 'Rolled out and laid over.' },
+      ]}
+      onChoose={(choice) => onChange(choice === 'yes')}
+      after="."
+    />
+  );
+}
+
+export function CubeWords({ line, set }: LineProps<CubeLine>) {
+  const { sheets = [] } = useKitchen();
+  const number = (value: number, over: (n: number) => Partial<CubeLine>, label: string, text: string) => (
+    <ChoiceValue
+      label={label}
+      title={label}
+      value={String(value)}
+      text={text}
+      choices={plainChoices(Array.from({ length: 16 }, (_, i) => String(i + 1)))}
+      onChoose={(n) => set(label, over(Number(n)))}
+    />
+  );
+  return (
+    <>
+      <FormulaField
+        value={line.formulaId}
+        onChoose={(formulaId) => set('Formula', { formulaId, stated: {}, ticks: [] })}
+        after=","
+      />
+      <Words>baked in the</Words>
+      <ThingField
+        testID="value-sheet"
+        things={sheets}
+        value={line.sheetId}
+        label="Sheet"
+        title="Which sheet"
+        gone="a sheet that is gone"
+        detail={(item) => `${item.owned} × ${item.lengthMm} by ${item.widthMm} mm, ${item.depthMm} mm deep`}
+        onChoose={(sheetId) => set('Sheet', { sheetId })}
+        after=","
+      />
+      <MeasureField
+        label="Height of the cake"
+        value={line.heightMm}
+        unit="mm"
+        min={8}
+        max={100}
+        onSave={(heightMm) => set('Height', { heightMm })}
+      />
+      <Words>high, cut into</Words>
+      {number(line.columns, (columns) => ({ columns }), 'Pieces along', `${line.columns}`)}
+      <Words>by</Words>
+      {number(line.rows, (rows) => ({ rows }), 'Pieces across', `${line.rows}`)}
+      <Words>after</Words>
+      <MeasureField
+        label="Trimmed off each edge"
+        value={line.trimMm}
+        unit="mm"
+        min={0}
+        max={40}
+        onSave={(trimMm) => set('Trim', { trimMm })}
+      />
+      <Words>is trimmed off each edge, in the</Words>
+      <OvenField value={line.ovenId} onChoose={(ovenId) => set('Oven', { ovenId })} />
+      <Words>as for</Words>
+      <OvenTemperature
+        ovenC={line.ovenC}
+        formulaId={line.formulaId}
+        after=","
+        onSave={(ovenC) => set('Oven temperature', { ovenC })}
+      />
+      <EggField value={line.eggs} onChoose={(eggs) => set('Eggs', { eggs })} />
+      <FrostingWords frosting={line.frosting} onChange={(label, frosting) => set(label, { frosting })} />
+      <CoatWords coat={line.coat} optional onChange={(label, coat) => set(label, { coat })} />
+      <FondantField fondant={line.fondant} onChange={(fondant) => set('Fondant', { fondant })} />
+    </>
+  );
+}
