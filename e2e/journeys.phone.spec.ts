@@ -198,6 +198,7 @@ test('a run goes out as a file and comes in again, dropped on the page', async (
   ]);
   const text = await (await import('node:fs/promises')).readFile(await download.path(), 'utf8');
   await page.goto('/');
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
   const drop = async (content: string) => {
     const data = await page.evaluateHandle((words) => {
       const transfer = new DataTransfer();

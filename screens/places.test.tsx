@@ -1,4 +1,5 @@
 import { kitchenIn } from '../state/documents';
+import { readFormula } from '../core/formula';
 import { useDocuments } from '../state/store';
 import { BenchScreen } from './bench/BenchScreen';
 import { FormulaScreen } from './formulas/FormulaScreen';
@@ -114,6 +115,76 @@ describe('a new formula', () => {
       (doc) => doc.kind === 'formula' && doc.name === 'Plain',
     );
     expect(kept).toMatchObject({ measures: 'australian', text: '1 stick butter\n1 cup flour' });
+  });
+});
+
+describe('a formula, varied', () => {
+  const HONEY = 'formula-honey-thyme';
+  beforeEach(() => open(<FormulaScreen id={HONEY} />));
+
+  it('is scaled to what there is of one thing, and written so', () => {
+    tap('radio', 'to what there is');
+    tap('radio', 'plain flour');
+    fireEvent.change(screen.getByLabelText('There is, g'), { target: { value: 'much' } });
+    expect(words(screen.getByRole('alert'))).toMatch(/not a number/);
+    // 190 g as written.
+    fireEvent.change(screen.getByLabelText('There is, g'), { target: { value: '380' } });
+    expect(screen.getByText('2.00 times as written')).toBeTruthy();
+    tap('button', 'Write it so');
+    expect(formula(HONEY).text).toMatch(/^380 g plain flour/);
+    undo();
+    expect(formula(HONEY).text).not.toMatch(/^380 g/);
+  });
+
+  it('says where it cannot be scaled by pieces', () => {
+    tap('radio', 'to pieces');
+    fireEvent.change(screen.getByLabelText('Pieces'), { target: { value: '18' } });
+    expect(words(screen.getByRole('alert'))).toMatch(/does not say how many it makes/);
+  });
+
+  it('gets something else in the place of a line, with its sum and its allergens', () => {
+    fireEvent.click(screen.getAllByRole('button', { name: /butter.*taken for butter/ })[0] as HTMLElement);
+    const other = screen.getAllByRole('button', { name: /: put it in its place$/ })[0] as HTMLElement;
+    expect(words(other)).toMatch(/ g × .* = .* g of /);
+    const before = formula(HONEY).text;
+    fireEvent.click(other);
+    const after = formula(HONEY).text;
+    expect(after).not.toBe(before);
+    // Only that line is another one.
+    expect(after.split('\n').filter((one) => !before.includes(one)).length).toBeLessThanOrEqual(2);
+    expect(readFormula({ ...formula(HONEY), text: after }).unread).toBe(0);
+  });
+
+  it('stands beside another, share by share', () => {
+    tap('button', 'Put another beside it');
+    choose(/^Beetroot and ginger/);
+    expect(screen.getByText('batter, g a ml')).toBeTruthy();
+    expect(screen.getAllByText(/^\d+ %$/).length).toBeGreaterThanOrEqual(6);
+  });
+
+  it('takes of another formula, but never of itself', () => {
+    tap('button', 'A part');
+    choose(/^Barley syrup/);
+    tap('button', /^How much of it, part 1: 50.g/);
+    put('75', 'Save');
+    expect(formula(HONEY).parts).toEqual([{ formulaId: 'formula-barley-syrup', massG: 75 }]);
+    act(() =>
+      useDocuments.getState().change('Ring', {
+        'formula/formula-quince-butter': {
+          ...formula('formula-quince-butter'),
+          parts: [{ formulaId: HONEY, massG: 10 }],
+        },
+      }),
+    );
+    tap('button', 'A part');
+    choose(/^Quince butter/);
+    expect(words(screen.getByRole('alert'))).toMatch(/made of itself/);
+    expect(formula(HONEY).parts).toHaveLength(1);
+    tap('button', 'Take part 1 out');
+    expect(formula(HONEY).parts).toEqual([]);
+    tap('button', /^What it makes: batter/);
+    choose(/^frosting/);
+    expect(formula(HONEY).makes).toBe('frosting');
   });
 });
 

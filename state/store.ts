@@ -3,7 +3,7 @@ import { create } from 'zustand';
 import type { KitchenDoc, Line, RunDoc } from '../core/exchange/documents';
 import type { Figure } from '../core/figure';
 import type { NumberStyle } from '../core/quantity';
-import { createDocumentStore, kitchenIn, runKey, type Change, KITCHEN_KEY } from './documents';
+import { createDocumentStore, kitchenIn, runIn, runKey, type Change, KITCHEN_KEY } from './documents';
 import { browserStorage } from './storage';
 
 /** Under this id stands what the lines of a run share, in place of a line's. */
@@ -32,7 +32,17 @@ export function changeRun(label: string, run: RunDoc): void {
 
 /** Changes one line of a run; what is changed is a matter of the line's family, so it is handed the line. */
 export function changeLineOf(label: string, run: RunDoc, lineId: string, to: (line: Line) => Line): void {
-  changeRun(label, { ...run, lines: run.lines.map((line) => (line.id === lineId ? to(line) : line)) });
+  changeLines(label, run.id, (lines) => lines.map((line) => (line.id === lineId ? to(line) : line)));
+}
+
+/** Changes the lines of a run as it stands now: whoever asks may have been drawn from an older one. */
+export function changeLines(
+  label: string,
+  runId: string,
+  to: (lines: readonly Line[]) => readonly Line[],
+): void {
+  const run = runIn(useDocuments.getState().docs, runId);
+  if (run) changeRun(label, { ...run, lines: [...to(run.lines)] });
 }
 
 /** Changes what the lines of every family have. */

@@ -20,6 +20,8 @@ interface ScreenProps {
   /** Stays at the bottom, in the thumb's reach. */
   readonly foot?: ReactNode;
   readonly children: ReactNode;
+  /** Only to be read: the keyboard must reach it to scroll. */
+  readonly reading?: boolean;
   /** Let the work take the whole width, for two columns side by side. */
   readonly broad?: boolean;
   /** Stands to the right of the work where there is room. */
@@ -36,6 +38,7 @@ export function Screen({
   foot,
   children,
   broad = false,
+  reading = false,
   beside,
 }: ScreenProps) {
   const wide = useWide();
@@ -58,6 +61,7 @@ export function Screen({
       </View>
       <View style={{ flex: 1, minHeight: 0, flexDirection: 'row' }}>
         <ScrollView
+          {...(reading ? { tabIndex: 0 as const, 'aria-label': title } : {})}
           style={{ flex: 1 }}
           contentContainerStyle={{
             paddingHorizontal: space(wide ? 4 : 2),

@@ -11,17 +11,19 @@ import { useDialogKeys } from './useDialogKeys';
 const NO_RING = { outlineStyle: 'none' } as unknown as ViewStyle;
 
 /** A sheet over the screen: from below on a phone, at the side of a wide screen. Closes by the cross, outside, or Escape. */
-export function Sheet({
-  title,
-  visible,
-  onClose,
-  children,
-}: {
+export function Sheet(props: SheetProps) {
+  // A screen holds dozens of sheets; a closed one must cost nothing.
+  return props.visible ? <OpenSheet {...props} /> : null;
+}
+
+interface SheetProps {
   readonly title: string;
   readonly visible: boolean;
   readonly onClose: () => void;
   readonly children: ReactNode;
-}) {
+}
+
+function OpenSheet({ title, visible, onClose, children }: SheetProps) {
   const { raised, ink } = useTokens();
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;

@@ -19,7 +19,7 @@ const colorOf = (tokens: Tokens, { material }: Stratum): string =>
     loss: tokens.material.loss,
     left: tokens.material.left,
     dough: tokens.material.crumb,
-    coat: tokens.material.coat,
+    coat: tokens.material.coatBand,
     topping: tokens.material.binder,
   })[material];
 

@@ -42,14 +42,10 @@ export function Body({ children, style, soft = false, numberOfLines }: TextProps
         style,
       ]}
     >
-      {typeof children === 'string' ? unparted(children) : children}
+      {children}
     </PlainText>
   );
 }
-
-/** A number and its unit stay on one line. */
-const unparted = (words: string): string =>
-  words.replace(/(\d) (?=(?:g|kg|oz|lb|ml|mm|cm²|min|h|s|°C|°F|%|W)(?![\p{L}\d]))/gu, '$1\u00a0');
 
 /** A small line under or beside a figure. */
 export function Small({ children, style, soft = true }: TextProps) {

@@ -27,6 +27,8 @@ export interface Tokens {
     readonly liner: string;
     readonly tin: string;
     readonly coat: string;
+    /** The coat as a band behind words. */
+    readonly coatBand: string;
     readonly frosting: string;
     readonly filling: string;
     readonly layer: string;
@@ -60,6 +62,7 @@ export const LIGHT: Tokens = {
     liner: '#FFFFFF',
     tin: '#A79C90',
     coat: '#8A5A3C',
+    coatBand: '#CFA88C',
     frosting: '#F5E3DC',
     filling: '#C9716B',
     layer: '#B98A3E',
@@ -85,19 +88,20 @@ export const DARK: Tokens = {
   goodSoft: '#2B3820',
   material: {
     ingredient: '#6B5A38',
-    batter: '#A97F36',
-    crumb: '#B27E40',
-    crust: '#6E431D',
+    batter: '#7A5A22',
+    crumb: '#7F5626',
+    crust: '#C08A52',
     loss: '#3B322A',
     left: '#55633C',
     liner: '#D8CCBC',
     tin: '#7D746A',
     coat: '#7A4B30',
+    coatBand: '#6A4029',
     frosting: '#D9C3B8',
     filling: '#A8524D',
     layer: '#8A6426',
     stick: '#8F8270',
-    binder: '#8C6F55',
+    binder: '#6E5540',
   },
 };
 

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import type { FormulaDoc, Method } from '../../core/exchange/documents';
+import type { FormulaDoc, Makes, Method } from '../../core/exchange/documents';
 import { METHODS } from '../../core/process/batter.table';
 import type { Measures } from '../../core/quantity';
 import { Card } from '../../ui/card';
@@ -33,6 +33,15 @@ const METHOD_CHOICES: readonly Choice<Method>[] = (Object.keys(METHODS) as Metho
   detail: `${METHODS[key].meaning} ${METHODS[key].batterDensity.value.toFixed(2)} g/ml in the bowl, ${METHODS[key].cakeDensity.value.toFixed(2)} baked.`,
 }));
 
+const MAKES: readonly Choice<Makes>[] = [
+  { value: 'batter', title: 'batter', detail: 'Baked, in wells, sheets or mugs.' },
+  { value: 'frosting', title: 'frosting', detail: 'On top; it binds and fills as well.' },
+  { value: 'filling', title: 'filling', detail: 'Inside.' },
+  { value: 'binder', title: 'binder', detail: 'Holds crumb together.' },
+  { value: 'coat', title: 'coat', detail: 'Melted and dipped in.' },
+  { value: 'topping', title: 'topping', detail: 'On the coat, or a part of other formulas.' },
+];
+
 /** What a formula is besides its lines, as a sentence. */
 export function FormulaSentence({
   doc,
@@ -53,7 +62,17 @@ export function FormulaSentence({
         onChoose={(method) => onChange('Method', { method })}
         testID="value-method"
       />
-      <Words>batter, written in</Words>
+      <ChoiceValue
+        label="What it makes"
+        title="What it makes"
+        value={doc.makes ?? 'batter'}
+        text={doc.makes ?? 'batter'}
+        choices={MAKES}
+        onChoose={(makes) => onChange('What it makes', { makes })}
+        testID="value-makes"
+        after=","
+      />
+      <Words>written in</Words>
       <ChoiceValue
         label="Measures"
         title="Which cups, spoons and eggs"

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { formulasNamed } from '../../core/exchange/references';
 import type { FormulaDoc } from '../../core/exchange/documents';
 import { readFormula } from '../../core/formula';
+import { substitute } from '../../core/formula/substitute';
 import { formulaIn, formulaKey, runsIn } from '../../state/documents';
 import { newId } from '../../state/ids';
 import { change, useDocuments } from '../../state/store';
@@ -15,7 +16,10 @@ import { Body } from '../../ui/text';
 import { TextSheet, nameFault, type TextAsk } from '../../ui/textSheet';
 import { space } from '../../ui/theme';
 import { FormulaSentence, LinesField } from './FormulaFields';
+import { CompareCard } from './CompareCard';
+import { PartsCard } from './PartsCard';
 import { ReadBack } from './ReadBack';
+import { ScaleCard } from './ScaleCard';
 import { Shares } from './Shares';
 
 /** One formula: as written on one side, as read on the other. */
@@ -90,12 +94,21 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
           <LinesField text={text} onText={setDraft} onBlur={keepText} />
         </View>
         <View style={wide ? { flex: 1 } : undefined}>
-          <ReadBack read={read} onTakenFor={takenFor} />
+          <ReadBack
+            read={read}
+            onTakenFor={takenFor}
+            onSubstitute={(index, substitution) =>
+              put(substitution.title, { text: substitute({ ...doc, text }, index, substitution).text })
+            }
+          />
         </View>
       </View>
       <Card title="Made of">
         <Shares lines={read.lines} />
       </Card>
+      <ScaleCard doc={{ ...doc, text }} read={read} onKeep={(next) => put('Scale', { text: next })} />
+      <CompareCard doc={doc} read={read} />
+      <PartsCard doc={doc} onChange={put} />
       <Card title="Steps">
         <Body soft={doc.steps === ''}>{doc.steps || 'No steps written.'}</Body>
         <QuietAction title="Change the steps" onPress={() => setAsking('steps')} />

@@ -2,6 +2,7 @@ import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import type { ReadFormula } from '../../core/formula';
+import type { Substitution } from '../../core/formula/substitute';
 import { INGREDIENTS, join, show, type ReadLine } from '../../core/quantity';
 import { useNumberStyle } from '../../state/store';
 import { Card } from '../../ui/card';
@@ -11,15 +12,18 @@ import { Sheet } from '../../ui/sheet';
 import { Tap } from '../../ui/tap';
 import { Body, Small, Strong } from '../../ui/text';
 import { FONT, space, useTokens } from '../../ui/theme';
+import { Substitutes } from './SubstituteSheet';
 
 interface ReadBackProps {
   readonly read: ReadFormula;
   /** Says what a written line is; null takes that back. */
   readonly onTakenFor: (written: string, key: string | null) => void;
+  /** Puts something else in the place of a line; left out where the formula is not kept yet. */
+  readonly onSubstitute?: (lineIndex: number, substitution: Substitution) => void;
 }
 
 /** Each line read back in grams with what it was taken for, and what is wrong with it beside it. */
-export function ReadBack({ read, onTakenFor }: ReadBackProps) {
+export function ReadBack({ read, onTakenFor, onSubstitute }: ReadBackProps) {
   const style = useNumberStyle();
   const [asked, setAsked] = useState<ReadLine | null>(null);
   const lines = read.lines.filter((line) => line.status !== 'blank');
@@ -37,7 +41,7 @@ export function ReadBack({ read, onTakenFor }: ReadBackProps) {
       </View>
       {read.massG > 0 ? (
         <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
-          <Strong>Batter, one batch</Strong>
+          <Strong>One batch</Strong>
           <Strong>{join(show(read.massG, 'g', style))}</Strong>
         </View>
       ) : null}
@@ -51,6 +55,14 @@ export function ReadBack({ read, onTakenFor }: ReadBackProps) {
           if (asked) onTakenFor(asked.raw.trim(), key);
           setAsked(null);
         }}
+        onSubstitute={
+          onSubstitute && asked
+            ? (substitution) => {
+                onSubstitute(read.lines.indexOf(asked), substitution);
+                setAsked(null);
+              }
+            : null
+        }
       />
     </Card>
   );
@@ -120,10 +132,12 @@ function TakenForSheet({
   line,
   onClose,
   onChoose,
+  onSubstitute,
 }: {
   readonly line: ReadLine | null;
   readonly onClose: () => void;
   readonly onChoose: (key: string | null) => void;
+  readonly onSubstitute: ((substitution: Substitution) => void) | null;
 }) {
   const [search, setSearch] = useState('');
   const { line: lineColor } = useTokens();
@@ -137,6 +151,7 @@ function TakenForSheet({
           ? `"${line.raw.trim()}". Say what it is where the name alone misleads. To change the amount, change the line.`
           : ''}
       </Small>
+      {line && onSubstitute ? <Substitutes line={line} onChoose={onSubstitute} /> : null}
       <TextInput
         mode="outlined"
         label="Find an ingredient"

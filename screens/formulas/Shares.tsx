@@ -1,17 +1,9 @@
 import { View } from 'react-native';
 import { massOf } from '../../core/formula';
-import type { ReadLine, Role } from '../../core/quantity';
+import { SHARE_GROUPS } from '../../core/formula/compare';
+import type { ReadLine } from '../../core/quantity';
 import { Small } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
-
-const GROUPS: readonly { readonly name: string; readonly roles: readonly Role[] }[] = [
-  { name: 'flour', roles: ['flour', 'starch', 'cocoa'] },
-  { name: 'sugar', roles: ['sugar'] },
-  { name: 'fat', roles: ['fat', 'chocolate'] },
-  { name: 'egg', roles: ['egg'] },
-  { name: 'liquid', roles: ['liquid', 'dairy', 'acid'] },
-  { name: 'fruit and nuts', roles: ['fruit', 'nut'] },
-];
 
 /** What a batter is made of, as bands in proportion. */
 export function Shares({ lines }: { readonly lines: readonly ReadLine[] }) {
@@ -19,7 +11,7 @@ export function Shares({ lines }: { readonly lines: readonly ReadLine[] }) {
   const colors = [material.ingredient, material.batter, material.crumb, warnSoft, carnelianSoft, goodSoft];
   const total = lines.reduce((sum, line) => sum + line.massG, 0);
   if (total === 0) return null;
-  const bands = GROUPS.map((group, i) => ({
+  const bands = SHARE_GROUPS.map((group, i) => ({
     name: group.name,
     share: massOf(lines, ...group.roles) / total,
     color: colors[i],

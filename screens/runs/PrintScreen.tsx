@@ -40,6 +40,7 @@ export function PrintScreen({ id }: { readonly id: string }) {
       under={`ready ${whenText(run.readyAt, now)}`}
       onBack={back}
       broad
+      reading
       foot={
         <>
           <MainAction title="Print" onPress={() => window.print()} />

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { View } from 'react-native';
 import type { CubeLine, Line, MiniWellsLine, RunDoc } from '../../../core/exchange/documents';
 import { newLine, type MiniStyle } from '../../../core/exchange/newLines';
@@ -5,7 +6,7 @@ import type { PlannedLine } from '../../../core/plan';
 import { showText } from '../../../core/quantity';
 import { formulaIn } from '../../../state/documents';
 import { newId } from '../../../state/ids';
-import { changeLineOf, changeRun, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
+import { changeLineOf, changeLines, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
 import { QuietAction } from '../../../ui/actions';
 import { Card } from '../../../ui/card';
 import { ChoiceValue, Sentence } from '../../../ui/sentence';
@@ -21,16 +22,38 @@ import { CubeWords } from './CubeWords';
 import { MugWords } from './MugWords';
 import { CupcakeWords, MiniWellsWords } from './WellsWords';
 
-/** One line of a run: a sentence in which every value can be changed, its lots, and what becomes of it. */
-export function LineCard({
-  run,
-  planned,
-  draw,
-}: {
+interface LineCardProps {
   readonly run: RunDoc;
   readonly planned: PlannedLine;
   readonly draw: boolean;
-}) {
+}
+
+/** What of a plan shows on its card: as long as it is the same, the card need not be drawn anew. */
+function shownOf({ planned, draw, run }: LineCardProps): string {
+  if (!planned.planned) return JSON.stringify([planned.fault, run.lines.length]);
+  const drawn = draw
+    ? planned.figures.filter(({ unit }) => unit === 'mm' || unit === 'share').map(({ value }) => value)
+    : [];
+  const values = ['portion.mass', 'piece.mass', 'count.made'].map((id) =>
+    planned.has(id) ? planned.figure(id).value : null,
+  );
+  return JSON.stringify([values, drawn, run.lines.length]);
+}
+
+/**
+ * One line of a run: a sentence in which every value can be changed, its lots, and what becomes of it. A run may have
+ * sixty: a change of one leaves the others as they are.
+ */
+export const LineCard = memo(
+  LineCardBody,
+  (before, after) =>
+    before.planned.line === after.planned.line &&
+    before.draw === after.draw &&
+    before.run.id === after.run.id &&
+    shownOf(before) === shownOf(after),
+);
+
+function LineCardBody({ run, planned, draw }: LineCardProps) {
   const { line } = planned;
   const style = useNumberStyle();
   return (
@@ -53,12 +76,11 @@ export function LineCard({
             title="The same again"
             icon="plus"
             onPress={() =>
-              changeRun('The same again', {
-                ...run,
-                lines: run.lines.flatMap((one) =>
+              changeLines('The same again', run.id, (lines) =>
+                lines.flatMap((one) =>
                   one.id === line.id ? [one, { ...one, id: newId('line'), stated: {}, ticks: [] }] : [one],
                 ),
-              })
+              )
             }
           />
         ) : null}
@@ -67,7 +89,7 @@ export function LineCard({
             title="Take this line out"
             icon="bin"
             onPress={() =>
-              changeRun('Take this line out', { ...run, lines: run.lines.filter(({ id }) => id !== line.id) })
+              changeLines('Take this line out', run.id, (lines) => lines.filter(({ id }) => id !== line.id))
             }
           />
         ) : null}
@@ -118,8 +140,7 @@ function LineWords({ run, line }: { readonly run: RunDoc; readonly line: Line })
 /** Which kind of mini cake. Another kind starts as usual, with the same count, formula and lots. */
 function StyleField({ run, line }: { readonly run: RunDoc; readonly line: MiniWellsLine | CubeLine }) {
   const kitchen = useKitchen();
-  const docs = useDocuments((state) => state.docs);
-  const formula = formulaIn(docs, line.formulaId);
+  const formula = useDocuments((state) => formulaIn(state.docs, line.formulaId));
   const choose = (style: MiniStyle) => {
     if (!formula) return;
     const made = newLine({

@@ -7,7 +7,8 @@ import {
 } from '../../../core/exchange/documents';
 import { shareLots } from '../../../core/plan/offers';
 import { fromShown, showText, toShown, typedUnit } from '../../../core/quantity';
-import { formulasIn } from '../../../state/documents';
+import { useShallow } from 'zustand/react/shallow';
+import { formulaIn, formulasIn } from '../../../state/documents';
 import { changeLineOf, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
 
 import { NumberValue } from '../../../ui/numberValue';
@@ -74,8 +75,9 @@ export function CountField({
 const BATTER = new Set<FormulaDoc['makes'] | undefined>([undefined, 'batter']);
 /** Formulas that are batters, or that make some other thing. */
 export function useFormulas(makes: FormulaDoc['makes'] = 'batter'): FormulaDoc[] {
-  const docs = useDocuments((state) => state.docs);
-  return formulasIn(docs).filter((doc) => (makes === 'batter' ? BATTER.has(doc.makes) : doc.makes === makes));
+  // Drawn anew only when a formula changes, not with every change of any document.
+  const formulas = useDocuments(useShallow((state) => formulasIn(state.docs)));
+  return formulas.filter((doc) => (makes === 'batter' ? BATTER.has(doc.makes) : doc.makes === makes));
 }
 
 export function FormulaField({
@@ -91,8 +93,7 @@ export function FormulaField({
 }) {
   const style = useNumberStyle();
   const formulas = useFormulas();
-  const all = useDocuments((state) => state.docs);
-  const known = formulasIn(all).find((item) => item.id === value);
+  const known = useDocuments((state) => formulaIn(state.docs, value));
   return (
     <ChoiceValue
       testID="value-formula"
@@ -183,8 +184,7 @@ export function OvenTemperature({
   readonly after?: string;
   readonly onSave: (celsius: number) => void;
 }) {
-  const docs = useDocuments((state) => state.docs);
-  const formula = formulasIn(docs).find(({ id }) => id === formulaId);
+  const formula = useDocuments((state) => formulaIn(state.docs, formulaId));
   return (
     <TemperatureValue
       testID="value-ovenC"
