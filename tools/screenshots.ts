@@ -11,6 +11,7 @@ const PHONE = { width: 390, height: 844 };
 const DESK = { width: 1280, height: 800 };
 const NOW = new Date('2026-11-25T09:30:00');
 const RUN = '/runs/run-lantern-evening';
+const TABLE = '/runs/run-lantern-table';
 
 interface Shot {
   readonly name: string;
@@ -66,11 +67,18 @@ const SHOTS: readonly Shot[] = [
     path: `${RUN}/gather`,
     first: async (page) => {
       for (const name of [/plain flour/, /butter/]) await page.getByRole('checkbox', { name }).click();
-      await page.getByText('Weigh out:').scrollIntoViewIfNeeded();
+      await page.getByText('Weigh out:').first().scrollIntoViewIfNeeded();
       await page.getByRole('checkbox', { name: /honey/ }).scrollIntoViewIfNeeded();
     },
   },
   { name: 'bake', path: `${RUN}/bake`, first: startLoad },
+  { name: 'pieces-table', path: `${TABLE}/pieces` },
+  {
+    name: 'what-if',
+    path: `${TABLE}/sums`,
+    first: async (page) => page.getByRole('button', { name: 'What if it were made otherwise' }).click(),
+  },
+  { name: 'from-what-is-there', path: '/runs/from' },
   { name: 'formulas', path: '/formulas' },
   {
     name: 'formula',
@@ -78,9 +86,13 @@ const SHOTS: readonly Shot[] = [
     first: async (page) => page.getByText('Read back').scrollIntoViewIfNeeded(),
   },
   { name: 'logbook', path: `${RUN}/bake`, first: closeRun },
-  { name: 'kitchen', path: '/kitchen' },
+  {
+    name: 'kitchen',
+    path: '/kitchen',
+    first: async (page) => page.getByRole('radio', { name: 'To mould and dip' }).click(),
+  },
   { name: 'runs-wide', path: '/', size: DESK },
-  { name: 'sums-wide', path: `${RUN}/sums`, size: DESK },
+  { name: 'sums-wide', path: `${TABLE}/sums`, size: DESK },
   { name: 'formula-wide', path: '/formulas/formula-beetroot-ginger', size: DESK },
   { name: 'bake-wide-dark', path: `${RUN}/bake`, size: DESK, dark: true, first: startLoad },
 ];

@@ -26,7 +26,7 @@ export function useRunWords(): (run: RunDoc) => string {
           ? `${line.count} ${name}`
           : `${line.count} ${pieceWords(line)}, ${name}`;
       })
-      .join('; ') + (run.lines.length > 4 ? `; and ${run.lines.length - 4} more lines` : '');
+      .join('; ') + (run.lines.length > 4 ? `; and ${run.lines.length - 4} more` : '');
 }
 
 /** The runs at the left of a wide screen. */
