@@ -11,7 +11,17 @@ const allow = (from, ...to) => ({
 });
 
 module.exports = defineConfig([
-  { ignores: ['dist/**', 'node_modules/**', '.expo/**', 'coverage/**', 'public/**', 'expo-env.d.ts', '.tmp/**'] },
+  {
+    ignores: [
+      'dist/**',
+      'node_modules/**',
+      '.expo/**',
+      'coverage/**',
+      'public/**',
+      'expo-env.d.ts',
+      '.tmp/**',
+    ],
+  },
   expo,
   {
     files: ['**/*.{ts,tsx}'],

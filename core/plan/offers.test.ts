@@ -1,0 +1,97 @@
+import fc from 'fast-check';
+import { FAMILY_FILES } from '../../demo/families';
+import { lineSchema } from '../exchange/lines';
+import type { Line, Lot, RunFile } from '../exchange/documents';
+import { shareLots, takeOffer } from './offers';
+import { planRun } from './plan';
+
+const EVENING = FAMILY_FILES.evening as RunFile;
+const lineOf = (id: string): Line => {
+  const found = EVENING.run.lines.find((line) => line.id === id);
+  if (!found) throw new Error(`no line ${id}`);
+  return found;
+};
+const lot = (name: string, count: number): Lot => ({
+  id: `lot-${name}`,
+  name,
+  count,
+  colour: null,
+  coat: null,
+  toppings: [],
+});
+
+describe('lots of a line', () => {
+  it('give way from the last when the count falls below what they promise', () => {
+    const line: Line = { ...lineOf('pops-fresh'), lots: [lot('a', 10), lot('b', 6), lot('c', 4)] } as Line;
+    const shared = shareLots({ ...line, count: 13 });
+    expect(shared.lots?.map(({ name, count }) => [name, count])).toEqual([
+      ['a', 10],
+      ['b', 3],
+    ]);
+    expect(shareLots({ ...line, count: 10 }).lots).toHaveLength(1);
+  });
+
+  it('stay the very same where they fit', () => {
+    const line: Line = { ...lineOf('pops-fresh'), count: 40 } as Line;
+    expect(shareLots(line)).toBe(line);
+    const none: Line = { ...lineOf('cupcakes-plain') };
+    expect(shareLots(none)).toBe(none);
+  });
+
+  it('never come to more than the count, whatever they were', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 60 }),
+        fc.array(fc.integer({ min: 1, max: 30 }), { maxLength: 6 }),
+        (count, counts) => {
+          const lots = counts.map((n, i) => lot(String(i), n));
+          const shared = shareLots({ ...lineOf('pops-fresh'), count, lots } as Line);
+          const sum = (shared.lots ?? []).reduce((all, one) => all + one.count, 0);
+          return sum <= count && (shared.lots ?? []).every((one) => one.count > 0);
+        },
+      ),
+    );
+  });
+});
+
+describe('taking an offer', () => {
+  it('changes the count of any family', () => {
+    for (const line of EVENING.run.lines) {
+      const taken = takeOffer(line, { count: line.count + 1 });
+      expect(taken.count).toBe(line.count + 1);
+      expect(lineSchema.safeParse(taken).success).toBe(true);
+    }
+  });
+
+  it('fills wells otherwise and lets go of the weighed portion, where there are wells', () => {
+    const cupcakes = { ...lineOf('cupcakes-plain'), stated: { 'portion.mass': 60, 'egg.mass': 52 } } as Line;
+    const fill = { by: 'mass', massG: 48 } as const;
+    expect(takeOffer(cupcakes, { fill })).toMatchObject({ fill, stated: { 'egg.mass': 52 } });
+    expect(takeOffer(cupcakes, { fill }).stated).not.toHaveProperty('portion.mass');
+    const cubes = lineOf('cubes-dipped');
+    expect(takeOffer(cubes, { fill })).toEqual(cubes);
+  });
+
+  it('makes pops of another weight, and moulded pieces as somebody stated it', () => {
+    const pops = { ...lineOf('pops-fresh'), stated: { 'portion.mass': 26 } } as Line;
+    expect(takeOffer(pops, { portionG: 22 })).toMatchObject({ size: { by: 'mass', massG: 22 }, stated: {} });
+    expect(takeOffer(lineOf('sicles-plum'), { portionG: 30 }).stated).toEqual({ 'portion.mass': 30 });
+  });
+
+  it('leaves a run that can be planned, and as many pieces as the offer says', () => {
+    for (const plan of planRun(EVENING)) {
+      if (!plan.planned) throw new Error(plan.fault.fault);
+      for (const offer of plan.remainder.offers) {
+        if (!offer.change) continue;
+        const taken = takeOffer(plan.line, offer.change);
+        const lines = EVENING.run.lines.map((line) => (line.id === taken.id ? taken : line));
+        const after = planRun({ ...EVENING, run: { ...EVENING.run, lines } }).find(
+          (one) => one.line.id === taken.id,
+        );
+        expect(after?.planned).toBe(true);
+        if (offer.change.count !== undefined && after?.planned)
+          expect([offer.id, after.figure('count.wanted').value]).toEqual([offer.id, offer.change.count]);
+      }
+    }
+  });
+});
