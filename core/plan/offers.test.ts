@@ -22,7 +22,7 @@ const lot = (name: string, count: number): Lot => ({
 
 describe('lots of a line', () => {
   it('give way from the last when the count falls below what they promise', () => {
-    const line: Line = { ...lineOf('pops-fresh'), lots: [lot('a', 10), lot('b', 6), lot('c', 4)] } as Line;
+    const line: Line = { ...lineOf('pops-fresh'), lots: [lot('a', 10), lot('b', 6), lot('c', 4)] };
     const shared = shareLots({ ...line, count: 13 });
     expect(shared.lots?.map(({ name, count }) => [name, count])).toEqual([
       ['a', 10],
@@ -32,7 +32,7 @@ describe('lots of a line', () => {
   });
 
   it('stay the very same where they fit', () => {
-    const line: Line = { ...lineOf('pops-fresh'), count: 40 } as Line;
+    const line: Line = { ...lineOf('pops-fresh'), count: 40 };
     expect(shareLots(line)).toBe(line);
     const none: Line = { ...lineOf('cupcakes-plain') };
     expect(shareLots(none)).toBe(none);
@@ -45,7 +45,7 @@ describe('lots of a line', () => {
         fc.array(fc.integer({ min: 1, max: 30 }), { maxLength: 6 }),
         (count, counts) => {
           const lots = counts.map((n, i) => lot(String(i), n));
-          const shared = shareLots({ ...lineOf('pops-fresh'), count, lots } as Line);
+          const shared = shareLots({ ...lineOf('pops-fresh'), count, lots });
           const sum = (shared.lots ?? []).reduce((all, one) => all + one.count, 0);
           return sum <= count && (shared.lots ?? []).every((one) => one.count > 0);
         },

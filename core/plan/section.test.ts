@@ -43,7 +43,7 @@ describe('the section of a line', () => {
     const rim = section?.marks.find(({ words }) => words === 'rim')?.y ?? 0;
     expect((section?.fill?.y ?? 0) / rim).toBeCloseTo(v(plan, 'fill.share'), 9);
     expect(materials(plan)).toContain('frosting');
-    const bare = planOf(EVENING, 'mugs-apple', (line) => ({ ...line, frosting: null }) as Line);
+    const bare = planOf(EVENING, 'mugs-apple', (line) => ({ ...line, frosting: null }));
     expect(materials(bare)).not.toContain('frosting');
   });
 
