@@ -159,6 +159,13 @@ describe('a formula, varied', () => {
     tap('button', 'Put another beside it');
     choose(/^Beetroot and ginger/);
     expect(screen.getByText('batter, g a ml')).toBeTruthy();
+    expect(screen.getByText('0.90')).toBeTruthy();
+    act(() =>
+      useDocuments
+        .getState()
+        .change('Comma', { kitchen: { ...kitchen(), prefs: { ...kitchen().prefs, decimal: ',' } } }),
+    );
+    expect(screen.getByText('0,90')).toBeTruthy();
     expect(screen.getAllByText(/^\d+ %$/).length).toBeGreaterThanOrEqual(6);
   });
 

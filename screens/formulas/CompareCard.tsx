@@ -4,7 +4,7 @@ import type { FormulaDoc } from '../../core/exchange/documents';
 import type { ReadFormula } from '../../core/formula';
 import { compareShares, densitiesOf } from '../../core/formula/compare';
 import { readOnce } from '../../core/plan/lookup';
-import { showText } from '../../core/quantity';
+import { formatNumber, showText } from '../../core/quantity';
 import { formulasIn } from '../../state/documents';
 import { useDocuments, useNumberStyle } from '../../state/store';
 import { QuietAction } from '../../ui/actions';
@@ -19,6 +19,7 @@ export function CompareCard({ doc, read }: { readonly doc: FormulaDoc; readonly 
   const style = useNumberStyle();
   const [otherId, setOtherId] = useState<string | null>(null);
   const [choosing, setChoosing] = useState(false);
+  const fixed = (n: number) => formatNumber(n, 2, style.decimal);
   const others = formulasIn(docs).filter(({ id }) => id !== doc.id);
   const other = others.find(({ id }) => id === otherId);
   if (others.length === 0) return null;
@@ -65,7 +66,6 @@ export function CompareCard({ doc, read }: { readonly doc: FormulaDoc; readonly 
   );
 }
 
-const fixed = (n: number) => n.toFixed(2);
 const minutes = ({ statedMin }: FormulaDoc) => (statedMin ? String(statedMin) : 'not said');
 
 function Row({ cells, strong = false }: { readonly cells: readonly string[]; readonly strong?: boolean }) {
