@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react';
-import { MD3DarkTheme, MD3LightTheme, configureFonts, type MD3Theme } from 'react-native-paper';
+import { DefaultTheme, configureFonts } from 'react-native-paper';
 
 /** The house's colours: warm paper, brown ink, one red-orange, and a tint for each material. */
 export interface Tokens {
@@ -115,14 +115,16 @@ export const FONT = {
   sansStrong: 'AtkinsonHyperlegibleNext_600SemiBold',
 } as const;
 
-export function paperTheme(tokens: Tokens): MD3Theme {
-  const base = tokens.dark ? MD3DarkTheme : MD3LightTheme;
+/** Paper's own colours, all that its parts here draw with put to ours. Its dark theme differs in colours alone. */
+// The type is taken from the value: a type named in the import would bring in the whole of the package.
+export function paperTheme(tokens: Tokens): typeof DefaultTheme {
   return {
-    ...base,
+    ...DefaultTheme,
+    dark: tokens.dark,
     roundness: 3,
     fonts: configureFonts({ config: { fontFamily: FONT.sans, fontWeight: 'normal' } }),
     colors: {
-      ...base.colors,
+      ...DefaultTheme.colors,
       primary: tokens.carnelian,
       onPrimary: tokens.onCarnelian,
       primaryContainer: tokens.carnelianSoft,
@@ -139,6 +141,9 @@ export function paperTheme(tokens: Tokens): MD3Theme {
       outline: tokens.inkSoft,
       outlineVariant: tokens.line,
       error: tokens.carnelian,
+      onSurfaceDisabled: tokens.inkSoft,
+      surfaceDisabled: tokens.sunk,
+      elevation: { ...DefaultTheme.colors.elevation, level1: tokens.raised },
     },
   };
 }

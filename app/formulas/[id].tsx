@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { FormulaScreen } from '../../screens/formulas/FormulaScreen';
+import { later } from '../../screens/later';
+
+const FormulaScreen = later(() => import('../../screens/formulas/formulaScreens'), 'FormulaScreen');
 
 export default function Formula() {
   const { id } = useLocalSearchParams<{ id: string }>();

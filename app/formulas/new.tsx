@@ -1,1 +1,3 @@
-export { NewFormulaScreen as default } from '../../screens/formulas/NewFormulaScreen';
+import { later } from '../../screens/later';
+
+export default later(() => import('../../screens/formulas/formulaScreens'), 'NewFormulaScreen');

@@ -1,1 +1,4 @@
-export { FromScreen as default } from '../../screens/runs/FromScreen';
+import { later } from '../../screens/later';
+import { loadRunScreens } from '../../screens/runs/loadRunScreens';
+
+export default later(loadRunScreens, 'FromScreen');

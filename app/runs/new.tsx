@@ -1,5 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { NewRunScreen } from '../../screens/runs/NewRunScreen';
+import { later } from '../../screens/later';
+import { loadRunScreens } from '../../screens/runs/loadRunScreens';
+
+const NewRunScreen = later(loadRunScreens, 'NewRunScreen');
 
 export default function NewRun() {
   const { formula, piece } = useLocalSearchParams<{ formula?: string; piece?: string }>();

@@ -1,3 +1,4 @@
+import { MOST_LETTERS } from './limits';
 import { guessMeasures } from '../formula';
 import { readLine } from '../quantity';
 import { MAX_FORMULA_LINES } from './fields';
@@ -14,8 +15,6 @@ export type BroughtIn =
   | { readonly ok: true; readonly what: 'kitchen'; readonly kitchen: KitchenDoc }
   | { readonly ok: false; readonly faults: readonly DocFault[] };
 
-/** Letters that a file may have: a run of sixty lines with all its formulas takes a tenth of it. */
-export const MOST_LETTERS = 5_000_000;
 /** Brackets inside brackets that a file of ours never reaches. */
 const MOST_DEEP = 60;
 

@@ -1,5 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { BakeScreen } from '../../../screens/runs/BakeScreen';
+import { later } from '../../../screens/later';
+import { loadRunScreens } from '../../../screens/runs/loadRunScreens';
+
+const BakeScreen = later(loadRunScreens, 'BakeScreen');
 
 export default function Bake() {
   const { id } = useLocalSearchParams<{ id: string }>();

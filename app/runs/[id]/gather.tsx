@@ -1,5 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { GatherScreen } from '../../../screens/runs/GatherScreen';
+import { later } from '../../../screens/later';
+import { loadRunScreens } from '../../../screens/runs/loadRunScreens';
+
+const GatherScreen = later(loadRunScreens, 'GatherScreen');
 
 export default function Gather() {
   const { id } = useLocalSearchParams<{ id: string }>();

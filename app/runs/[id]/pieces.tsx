@@ -1,5 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PiecesScreen } from '../../../screens/runs/PiecesScreen';
+import { later } from '../../../screens/later';
+import { loadRunScreens } from '../../../screens/runs/loadRunScreens';
+
+const PiecesScreen = later(loadRunScreens, 'PiecesScreen');
 
 export default function Pieces() {
   const { id } = useLocalSearchParams<{ id: string }>();

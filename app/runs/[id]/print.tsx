@@ -1,5 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PrintScreen } from '../../../screens/runs/PrintScreen';
+import { later } from '../../../screens/later';
+import { loadRunScreens } from '../../../screens/runs/loadRunScreens';
+
+const PrintScreen = later(loadRunScreens, 'PrintScreen');
 
 export default function Print() {
   const { id } = useLocalSearchParams<{ id: string }>();

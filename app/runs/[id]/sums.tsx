@@ -1,5 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { SumsScreen } from '../../../screens/runs/SumsScreen';
+import { later } from '../../../screens/later';
+import { loadRunScreens } from '../../../screens/runs/loadRunScreens';
+
+const SumsScreen = later(loadRunScreens, 'SumsScreen');
 
 export default function Sums() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,0 +1,100 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { TextInput } from 'react-native-paper';
+import type { DocFault } from '../../core/exchange/read';
+import { bring } from '../../state/exchange';
+import { MainAction, QuietAction } from '../../ui/actions';
+import { Notice } from '../../ui/notice';
+import { Body, Small } from '../../ui/text';
+import { textOf } from './textOf';
+
+/** More than this is not shown in the field: it would only be slow. */
+const SHOWN = 20_000;
+
+export function BringForm({ start, onDone }: { readonly start: string | null; readonly onDone: () => void }) {
+  const router = useRouter();
+  const [text, setText] = useState(start ?? '');
+  const [faults, setFaults] = useState<readonly DocFault[]>([]);
+  const [said, setSaid] = useState<{ readonly words: string; readonly go: () => void } | null>(null);
+  const take = (from: string) => {
+    const outcome = bring(from);
+    if (!outcome.ok) {
+      setFaults(outcome.faults);
+      setText(from);
+      return;
+    }
+    const { run, formula } = outcome.go;
+    setFaults([]);
+    setSaid({
+      words: outcome.words,
+      go: () => {
+        onDone();
+        if (run) router.navigate({ pathname: '/runs/[id]/sums', params: { id: run } });
+        else if (formula) router.navigate({ pathname: '/formulas/[id]', params: { id: formula } });
+      },
+    });
+  };
+  const pick = () => {
+    const input = document.createElement('input');
+    input.type = 'file';
+    input.accept = '.json,.txt,.html,.htm,.md,application/json,text/*';
+    input.onchange = () => {
+      const [file] = input.files ?? [];
+      if (file) void textOf(file).then(take);
+    };
+    input.click();
+  };
+  if (said) {
+    return (
+      <>
+        <Body>{said.words}</Body>
+        <MainAction title="Look at it" onPress={said.go} />
+      </>
+    );
+  }
+  const long = text.length > SHOWN;
+  return (
+    <>
+      <Small>
+        A run that Carnelian has saved, a page or file with a recipe in it, or a formula as plain text. Drop
+        it anywhere on the page, paste it here, or pick the file.
+      </Small>
+      {long ? (
+        <Body>{`${Math.round(text.length / 1000)} thousand letters.`}</Body>
+      ) : (
+        <TextInput
+          mode="outlined"
+          label="Paste it here"
+          aria-label="Paste it here"
+          value={text}
+          onChangeText={(next) => {
+            setText(next);
+            setFaults([]);
+          }}
+          multiline
+          numberOfLines={6}
+        />
+      )}
+      {faults.slice(0, 4).map(({ field, fault, mend }) => (
+        <Notice
+          key={`${field} ${fault}`}
+          fault={field === '(document)' ? fault : `${field}: ${fault}`}
+          mend={mend}
+        />
+      ))}
+      {faults.length > 4 ? <Small>{`And ${faults.length - 4} more.`}</Small> : null}
+      {text.trim() !== '' ? <MainAction title="Bring it in" onPress={() => take(text)} /> : null}
+      <QuietAction title="Pick a file" icon="down" onPress={pick} />
+      {text !== '' ? (
+        <QuietAction
+          title="Empty the field"
+          icon="erase"
+          onPress={() => {
+            setText('');
+            setFaults([]);
+          }}
+        />
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,3 @@
+/** The screens of one formula, loaded together. */
+export { FormulaScreen } from './FormulaScreen';
+export { NewFormulaScreen } from './NewFormulaScreen';

@@ -1,0 +1,3 @@
+import type * as RunScreens from './runScreens';
+
+export const loadRunScreens = (): Promise<typeof RunScreens> => import('./runScreens');
