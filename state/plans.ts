@@ -64,14 +64,23 @@ export function planOf(run: RunDoc, docs: Docs, now: number): RunPlan | null {
   const file = fileOf(run, docs, now);
   const last = kept.get(run);
   if (last && same(last.file, file)) return last.plan;
-  const plan = planning.planWhole(file);
+  const plan = planning.planWhole(file, null, memoryOf(run.id, planning));
   kept.set(run, { file, plan });
   return plan;
 }
 
+/** What was planned before of each run: a change of one line then plans that line, not all of them. */
+const memories = new Map<string, Planning.PlanMemory<PlannedLine>>();
+
+function memoryOf(runId: string, { PlanMemory }: typeof Planning): Planning.PlanMemory<PlannedLine> {
+  const known = memories.get(runId) ?? new PlanMemory<PlannedLine>();
+  memories.set(runId, known);
+  return known;
+}
+
 /** Plans a run that is only thought of: another tin, another school. Never kept. */
 export function planTried(run: RunDoc, docs: Docs, now: number): RunPlan | null {
-  return planning ? planning.planWhole(fileOf(run, docs, now)) : null;
+  return planning ? planning.planWhole(fileOf(run, docs, now), null, memoryOf(run.id, planning)) : null;
 }
 
 /** What can be made of what is there; null until the planner is in. */

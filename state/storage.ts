@@ -56,6 +56,8 @@ export function browserStorage(): DocStorage {
     },
     async write(entries) {
       putDown(entries);
+      // The picture first: it is safe already, and opening a transaction takes longer than the sums.
+      await new Promise((done) => setTimeout(done, 0));
       await put(entries);
       putDown(null);
     },

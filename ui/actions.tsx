@@ -1,8 +1,8 @@
-import { View, type StyleProp, type ViewStyle } from 'react-native';
+import { StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
 import { Icon, type IconName } from './icons';
 import { Tap } from './tap';
 import { Body, Strong } from './text';
-import { FONT, space, useTokens } from './theme';
+import { COLOR, FONT, space, useTokens } from './theme';
 
 interface ActionProps {
   readonly title: string;
@@ -15,12 +15,12 @@ interface ActionProps {
 
 /** The one main action of a screen. */
 export function MainAction({ title, onPress, icon, disabled, large = false, style }: ActionProps) {
-  const { carnelian, onCarnelian, ink } = useTokens();
+  const { carnelian, onCarnelian } = useTokens();
   return (
     <Tap
       onPress={onPress}
       disabled={disabled}
-      pressedColor={ink}
+      pressed="ink"
       style={[
         {
           minHeight: large ? 64 : 56,
@@ -51,29 +51,11 @@ export function MainAction({ title, onPress, icon, disabled, large = false, styl
 
 /** A lesser action: ink on paper with a line round it. */
 export function QuietAction({ title, onPress, icon, disabled, large = false, style }: ActionProps) {
-  const { line, ink, raised } = useTokens();
+  const { ink } = useTokens();
   return (
-    <Tap
-      onPress={onPress}
-      disabled={disabled}
-      style={[
-        {
-          minHeight: large ? 64 : 48,
-          borderRadius: 14,
-          borderWidth: 1.5,
-          borderColor: line,
-          backgroundColor: raised,
-          flexDirection: 'row',
-          alignItems: 'center',
-          justifyContent: 'center',
-          gap: space(1),
-          paddingHorizontal: space(2),
-        },
-        style,
-      ]}
-    >
+    <Tap onPress={onPress} disabled={disabled} style={[STYLES.quiet, large && STYLES.large, style]}>
       {icon ? <Icon name={icon} color={ink} size={20} /> : null}
-      <Strong style={{ textAlign: 'center' }}>{title}</Strong>
+      <Strong style={STYLES.centred}>{title}</Strong>
     </Tap>
   );
 }
@@ -129,3 +111,20 @@ export function Chips({ children, label }: { readonly children: React.ReactNode;
     </View>
   );
 }
+
+const STYLES = StyleSheet.create({
+  quiet: {
+    minHeight: 48,
+    borderRadius: 14,
+    borderWidth: 1.5,
+    borderColor: COLOR.line,
+    backgroundColor: COLOR.raised,
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: space(1),
+    paddingHorizontal: space(2),
+  },
+  large: { minHeight: 64 },
+  centred: { textAlign: 'center' },
+});

@@ -1,6 +1,5 @@
-import { useState } from 'react';
-import { View } from 'react-native';
-import { TextInput } from 'react-native-paper';
+import { useEffect, useRef, useState } from 'react';
+import { StyleSheet, TextInput, View } from 'react-native';
 import { formatNumber, readNumberField } from '../core/quantity';
 import { useNumberStyle } from '../state/store';
 import { Chip, Chips, MainAction } from './actions';
@@ -9,7 +8,7 @@ import { Icon } from './icons';
 import { Sheet } from './sheet';
 import { Tap } from './tap';
 import { Body, Small } from './text';
-import { FONT, space, useTokens } from './theme';
+import { COLOR, FONT, space, useTokens } from './theme';
 
 export interface NumberAsk {
   readonly title: string;
@@ -60,6 +59,13 @@ export function NumberSheet({ ask, onClose, onSave, other }: NumberSheetProps) {
   );
 }
 
+/** What stands in the field. Fresh until the first key, which replaces the old value. */
+interface Typed {
+  readonly text: string;
+  readonly fresh: boolean;
+  readonly fault: string | null;
+}
+
 function NumberForm({
   ask,
   onSave,
@@ -70,37 +76,50 @@ function NumberForm({
     const decimals = Number.isInteger(n) ? 0 : (ask.decimals ?? 1);
     return formatNumber(n, decimals, decimal).replace(/\u202f/g, '');
   };
-  const [text, setText] = useState(ask.value === null ? '' : show(ask.value));
-  const [fresh, setFresh] = useState(true);
-  const [fault, setFault] = useState<string | null>(null);
-  const put = (next: string) => {
-    setText(next);
-    setFresh(false);
-    setFault(null);
-  };
+  const [{ text, fault }, setTyped] = useState<Typed>(() => ({
+    text: ask.value === null ? '' : show(ask.value),
+    fresh: true,
+    fault: null,
+  }));
+  // The field answers first; the keys, half of all that is drawn, come with the next picture into the room kept for them.
+  const [keysIn, setKeysIn] = useState(false);
+  const field = useRef<TextInput>(null);
+  useEffect(() => {
+    const next = setTimeout(() => {
+      field.current?.focus();
+      setKeysIn(true);
+    }, 0);
+    return () => clearTimeout(next);
+  }, []);
+  const put = (next: string) => setTyped({ text: next, fresh: false, fault: null });
+  const onKey = (key: string) =>
+    setTyped((was) => ({ text: was.fresh ? key : was.text + key, fresh: false, fault: null }));
+  const onErase = () =>
+    setTyped((was) => ({ text: was.fresh ? '' : was.text.slice(0, -1), fresh: false, fault: null }));
   const save = (keep: (value: number) => void, from = text) => {
     const wrong = numberFault(from, ask, show);
-    setFault(wrong);
+    setTyped((was) => ({ ...was, fault: wrong }));
     const value = readNumberField(from);
     if (wrong === null && value !== null) keep(value);
   };
   return (
     <>
       {ask.hint ? <Small>{ask.hint}</Small> : null}
-      <TextInput
-        mode="outlined"
-        aria-label={`${ask.title}${ask.unit ? `, ${ask.unit}` : ''}`}
-        value={text}
-        onChangeText={put}
-        onSubmitEditing={() => save(onSave)}
-        inputMode="none"
-        autoFocus
-        selectTextOnFocus
-        error={fault !== null}
-        right={ask.unit ? <TextInput.Affix text={ask.unit} /> : null}
-        style={{ fontSize: 32, height: 64, textAlign: 'center' }}
-        contentStyle={{ fontFamily: FONT.sansStrong }}
-      />
+      <View style={[STYLES.field, fault !== null && STYLES.faulty]}>
+        <TextInput
+          aria-label={`${ask.title}${ask.unit ? `, ${ask.unit}` : ''}`}
+          aria-invalid={fault !== null}
+          value={text}
+          onChangeText={put}
+          onSubmitEditing={() => save(onSave)}
+          inputMode="none"
+          ref={field}
+          id="keyed"
+          selectTextOnFocus
+          style={STYLES.input}
+        />
+        {ask.unit ? <Body soft>{ask.unit}</Body> : null}
+      </View>
       <FieldFault words={fault} />
       {ask.quick ? (
         <Chips label="Often used">
@@ -109,12 +128,7 @@ function NumberForm({
           ))}
         </Chips>
       ) : null}
-      <Keypad
-        decimal={ask.whole ? null : decimal}
-        minus={ask.min < 0}
-        onKey={(key) => put(fresh ? key : text + key)}
-        onErase={() => put(fresh ? '' : text.slice(0, -1))}
-      />
+      <Keypad decimal={ask.whole ? null : decimal} minus={ask.min < 0} onKey={onKey} onErase={onErase} />
       <MainAction title={ask.action ?? 'Save'} onPress={() => save(onSave)} large />
       {other ? (
         <Tap onPress={() => save(other.onSave)} style={{ alignItems: 'center' }}>
@@ -136,24 +150,20 @@ function Keypad({
   readonly onKey: (key: string) => void;
   readonly onErase: () => void;
 }) {
-  const { sunk, ink } = useTokens();
+  const { ink } = useTokens();
   const last = minus ? '−' : decimal;
   const keys = ['1', '2', '3', '4', '5', '6', '7', '8', '9', last, '0', 'erase'];
   return (
-    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
+    <View style={STYLES.keys}>
       {keys.map((key, i) => (
-        <View key={i} style={{ flexBasis: '30%', flexGrow: 1 }}>
+        <View key={i} style={STYLES.key}>
           {key === null ? null : (
             <Tap
               label={key === 'erase' ? 'Erase' : key === decimal ? 'Decimal mark' : key}
               onPress={() => (key === 'erase' ? onErase() : onKey(key))}
-              style={{ minHeight: 56, borderRadius: 12, backgroundColor: sunk, alignItems: 'center' }}
+              style={STYLES.cap}
             >
-              {key === 'erase' ? (
-                <Icon name="erase" color={ink} />
-              ) : (
-                <Body style={{ fontSize: 24, fontFamily: FONT.sansStrong }}>{key}</Body>
-              )}
+              {key === 'erase' ? <Icon name="erase" color={ink} /> : <Body style={STYLES.letter}>{key}</Body>}
             </Tap>
           )}
         </View>
@@ -161,3 +171,31 @@ function Keypad({
     </View>
   );
 }
+
+const STYLES = StyleSheet.create({
+  field: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    height: 64,
+    borderRadius: 12,
+    paddingHorizontal: space(2),
+    gap: space(1),
+    borderWidth: 2,
+    borderColor: COLOR.carnelian,
+  },
+  faulty: { borderWidth: 4 },
+  input: {
+    color: COLOR.ink,
+    flex: 1,
+    minWidth: 0,
+    height: 60,
+    fontSize: 32,
+    fontFamily: FONT.sansStrong,
+    textAlign: 'center',
+  },
+  pad: { minHeight: 4 * 56 + 3 * space(1) },
+  keys: { flexDirection: 'row', flexWrap: 'wrap', gap: space(1) },
+  key: { flexBasis: '30%', flexGrow: 1 },
+  cap: { minHeight: 56, borderRadius: 12, alignItems: 'center', backgroundColor: COLOR.sunk },
+  letter: { fontSize: 24, fontFamily: FONT.sansStrong },
+});

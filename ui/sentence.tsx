@@ -1,23 +1,19 @@
 import { useState, type ReactNode } from 'react';
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { Sheet } from './sheet';
 import { Tap } from './tap';
 import { Body, Small, Strong } from './text';
 import { Icon } from './icons';
-import { FONT, space, useTokens } from './theme';
+import { COLOR, FONT, space, useTokens } from './theme';
 
 /** Words and values in one line of reading, wrapping as a sentence does. */
 export function Sentence({ children }: { readonly children: ReactNode }) {
-  return (
-    <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: space(0.75) }}>
-      {children}
-    </View>
-  );
+  return <View style={STYLES.sentence}>{children}</View>;
 }
 
 /** The plain words between values. */
 export function Words({ children }: { readonly children: string }) {
-  return <Body style={{ fontSize: 19, lineHeight: 48 }}>{children}</Body>;
+  return <Body style={STYLES.words}>{children}</Body>;
 }
 
 /** A value inside a sentence. A tap edits it in place. */
@@ -36,31 +32,14 @@ export function Value({
   readonly onPress: () => void;
   readonly testID?: string;
 }) {
-  const { carnelian, ink } = useTokens();
   const value = (
-    <Tap
-      onPress={onPress}
-      label={`${label}: ${text}. Change`}
-      testID={testID}
-      style={{ minWidth: 0, paddingHorizontal: 2 }}
-    >
-      <Body
-        style={{
-          fontFamily: FONT.sansStrong,
-          fontSize: 22,
-          lineHeight: 32,
-          color: ink,
-          borderBottomWidth: 3,
-          borderBottomColor: carnelian,
-        }}
-      >
-        {text}
-      </Body>
+    <Tap onPress={onPress} label={`${label}: ${text}. Change`} testID={testID} style={STYLES.value}>
+      <Body style={STYLES.text}>{text}</Body>
     </Tap>
   );
   if (after === '') return value;
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center', flexShrink: 1 }}>
+    <View style={STYLES.kept}>
       {value}
       <Words>{after}</Words>
     </View>
@@ -73,6 +52,9 @@ export interface Choice<T extends string> {
   /** A school is explained where it is chosen. */
   readonly detail?: string;
 }
+
+/** What may be chosen, or how to find out: a sentence has a dozen of these, and one at most stands open. */
+export type Choices<T extends string> = readonly Choice<T>[] | (() => readonly Choice<T>[]);
 
 /** A value in a sentence that is one of a few: a tap opens them, each with its meaning. */
 export function ChoiceValue<T extends string>({
@@ -90,7 +72,7 @@ export function ChoiceValue<T extends string>({
   readonly value: T | null;
   readonly text: string;
   readonly after?: string;
-  readonly choices: readonly Choice<T>[];
+  readonly choices: Choices<T>;
   readonly onChoose: (value: T) => void;
   readonly testID?: string;
 }) {
@@ -113,26 +95,32 @@ export function ChoiceValue<T extends string>({
   );
 }
 
-export function ChoiceSheet<T extends string>({
+interface ChoiceSheetProps<T extends string> {
+  readonly title: string;
+  readonly visible: boolean;
+  readonly value: T | null;
+  readonly choices: Choices<T>;
+  readonly onClose: () => void;
+  readonly onChoose: (value: T) => void;
+}
+
+export function ChoiceSheet<T extends string>(props: ChoiceSheetProps<T>) {
+  return props.visible ? <OpenChoices {...props} /> : null;
+}
+
+function OpenChoices<T extends string>({
   title,
   visible,
   value,
   choices,
   onClose,
   onChoose,
-}: {
-  readonly title: string;
-  readonly visible: boolean;
-  readonly value: T | null;
-  readonly choices: readonly Choice<T>[];
-  readonly onClose: () => void;
-  readonly onChoose: (value: T) => void;
-}) {
+}: ChoiceSheetProps<T>) {
   const { carnelian, carnelianSoft, line } = useTokens();
   return (
     <Sheet title={title} visible={visible} onClose={onClose}>
       <View role="radiogroup" aria-label={title} style={{ gap: space(1) }}>
-        {choices.map((choice) => {
+        {(typeof choices === 'function' ? choices() : choices).map((choice) => {
           const chosen = choice.value === value;
           return (
             <Tap
@@ -166,3 +154,17 @@ export function ChoiceSheet<T extends string>({
     </Sheet>
   );
 }
+
+const STYLES = StyleSheet.create({
+  sentence: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: space(0.75) },
+  words: { fontSize: 19, lineHeight: 48 },
+  kept: { flexDirection: 'row', alignItems: 'center', flexShrink: 1 },
+  value: { minWidth: 0, paddingHorizontal: 2 },
+  text: {
+    fontFamily: FONT.sansStrong,
+    fontSize: 22,
+    lineHeight: 32,
+    borderBottomWidth: 3,
+    borderBottomColor: COLOR.carnelian,
+  },
+});

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { ScrollView, View, useWindowDimensions, type ViewStyle } from 'react-native';
-import { Modal, Portal } from 'react-native-paper';
+import { ScrollView, StyleSheet, View, useWindowDimensions, type ViewStyle } from 'react-native';
+import { Portal } from 'react-native-paper';
 import { Icon } from './icons';
 import { Tap } from './tap';
 import { Heading } from './text';
@@ -30,50 +30,53 @@ function OpenSheet({ title, visible, onClose, children }: SheetProps) {
   const dialog = useDialogKeys(visible, onClose);
   return (
     <Portal>
-      <Modal
-        visible={visible}
-        onDismiss={onClose}
-        contentContainerStyle={{
-          backgroundColor: raised,
-          borderRadius: 22,
-          ...(wide ? {} : { borderBottomLeftRadius: 0, borderBottomRightRadius: 0 }),
-          maxHeight: height * 0.9,
-          width: wide ? 460 : width,
-          alignSelf: wide ? 'flex-end' : 'center',
-          marginRight: wide ? 24 : 0,
-        }}
-        style={{ justifyContent: wide ? 'center' : 'flex-end', marginTop: 0, marginBottom: 0 }}
-      >
+      <View style={[STYLES.over, wide ? STYLES.atSide : STYLES.atFoot]}>
+        <Tap label="Close the sheet" onPress={onClose} pointerOnly style={STYLES.shade}>
+          {null}
+        </Tap>
         <View
           ref={dialog}
           role="dialog"
           aria-modal
           aria-label={title}
           tabIndex={-1}
-          style={[{ maxHeight: height * 0.9 }, NO_RING]}
+          style={[
+            wide ? STYLES.side : STYLES.foot,
+            { backgroundColor: raised, maxHeight: height * 0.9 },
+            NO_RING,
+          ]}
         >
-          <View
-            style={{
-              flexDirection: 'row',
-              alignItems: 'center',
-              justifyContent: 'space-between',
-              paddingLeft: space(3),
-              paddingRight: space(1),
-              paddingTop: space(1),
-            }}
-          >
-            <Heading level={2} style={{ flex: 1 }}>
+          <View style={STYLES.head}>
+            <Heading level={2} style={STYLES.title}>
               {title}
             </Heading>
-            <Tap label="Close" onPress={onClose} style={{ alignItems: 'center' }}>
+            <Tap label="Close" onPress={onClose} style={STYLES.close}>
               <Icon name="close" color={ink} />
             </Tap>
           </View>
-          <ScrollView contentContainerStyle={{ padding: space(3), paddingTop: space(1), gap: space(2) }}>
-            {children}
-          </ScrollView>
+          <ScrollView contentContainerStyle={STYLES.body}>{children}</ScrollView>
         </View>
-      </Modal>
+      </View>
     </Portal>
   );
 }
+
+const STYLES = StyleSheet.create({
+  over: { ...StyleSheet.absoluteFill },
+  atFoot: { justifyContent: 'flex-end' },
+  atSide: { justifyContent: 'center', alignItems: 'flex-end' },
+  shade: { ...StyleSheet.absoluteFill, backgroundColor: 'rgba(27, 19, 14, 0.45)' },
+  foot: { width: '100%', borderTopLeftRadius: 22, borderTopRightRadius: 22 },
+  side: { width: 460, marginRight: 24, borderRadius: 22 },
+  head: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    paddingLeft: space(3),
+    paddingRight: space(1),
+    paddingTop: space(1),
+  },
+  title: { flex: 1 },
+  close: { alignItems: 'center' },
+  body: { padding: space(3), paddingTop: space(1), gap: space(2) },
+});

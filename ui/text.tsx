@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { Text as PlainText, type StyleProp, type TextStyle } from 'react-native';
-import { FONT, useTokens } from './theme';
+import { StyleSheet, Text as PlainText, type StyleProp, type TextStyle } from 'react-native';
+import { COLOR, FONT } from './theme';
 
 interface TextProps {
   readonly children: ReactNode;
@@ -9,17 +9,13 @@ interface TextProps {
   readonly numberOfLines?: number;
 }
 
-const SIZES = { 1: [30, 36], 2: [22, 28], 3: [18, 24] } as const;
-
 export function Heading({ children, level = 2, style }: TextProps & { readonly level?: 1 | 2 | 3 }) {
-  const { ink } = useTokens();
-  const [fontSize, lineHeight] = SIZES[level];
   return (
     <PlainText
       role="heading"
       // Sections stand right under the screen's title, however large they are set.
       aria-level={level === 1 ? 1 : 2}
-      style={[{ fontFamily: FONT.serif, fontSize, lineHeight, color: ink, letterSpacing: -0.2 }, style]}
+      style={[STYLES.heading, HEADINGS[level], style]}
     >
       {children}
     </PlainText>
@@ -27,21 +23,8 @@ export function Heading({ children, level = 2, style }: TextProps & { readonly l
 }
 
 export function Body({ children, style, soft = false, numberOfLines }: TextProps) {
-  const { ink, inkSoft } = useTokens();
   return (
-    <PlainText
-      numberOfLines={numberOfLines}
-      style={[
-        {
-          fontFamily: FONT.sans,
-          fontSize: 16,
-          lineHeight: 24,
-          color: soft ? inkSoft : ink,
-          fontVariant: ['tabular-nums'],
-        },
-        style,
-      ]}
-    >
+    <PlainText numberOfLines={numberOfLines} style={[STYLES.body, soft && STYLES.soft, style]}>
       {children}
     </PlainText>
   );
@@ -50,12 +33,33 @@ export function Body({ children, style, soft = false, numberOfLines }: TextProps
 /** A small line under or beside a figure. */
 export function Small({ children, style, soft = true }: TextProps) {
   return (
-    <Body soft={soft} style={[{ fontSize: 14, lineHeight: 20 }, style]}>
+    <Body soft={soft} style={[STYLES.small, style]}>
       {children}
     </Body>
   );
 }
 
 export function Strong({ children, style }: TextProps) {
-  return <Body style={[{ fontFamily: FONT.sansStrong }, style]}>{children}</Body>;
+  return <Body style={[STYLES.strong, style]}>{children}</Body>;
 }
+
+// Classes once and for all, with the theme's colours as the page's own variables: text is most of what is drawn.
+const STYLES = StyleSheet.create({
+  heading: { fontFamily: FONT.serif, color: COLOR.ink, letterSpacing: -0.2 },
+  body: {
+    fontFamily: FONT.sans,
+    fontSize: 16,
+    lineHeight: 24,
+    color: COLOR.ink,
+    fontVariant: ['tabular-nums'],
+  },
+  soft: { color: COLOR.inkSoft },
+  small: { fontSize: 14, lineHeight: 20 },
+  strong: { fontFamily: FONT.sansStrong },
+});
+
+const HEADINGS = StyleSheet.create({
+  1: { fontSize: 30, lineHeight: 36 },
+  2: { fontSize: 22, lineHeight: 28 },
+  3: { fontSize: 18, lineHeight: 24 },
+});

@@ -148,6 +148,25 @@ export function paperTheme(tokens: Tokens): typeof DefaultTheme {
   };
 }
 
+/** Colours that styles name once and for all: the page's variables, put to the tokens of the theme in force. */
+export const COLOR = {
+  ink: 'var(--ink)',
+  inkSoft: 'var(--ink-soft)',
+  sunk: 'var(--sunk)',
+  raised: 'var(--raised)',
+  line: 'var(--line)',
+  carnelian: 'var(--carnelian)',
+} as const;
+
+/** Puts the page's variables to a theme. */
+export function dressPage(tokens: Tokens, page: HTMLElement): void {
+  page.style.backgroundColor = tokens.ground;
+  page.style.colorScheme = tokens.dark ? 'dark' : 'light';
+  const { ink, inkSoft, sunk, raised, line, carnelian } = tokens;
+  const colours = { ink, 'ink-soft': inkSoft, sunk, raised, line, carnelian };
+  for (const [name, colour] of Object.entries(colours)) page.style.setProperty(`--${name}`, colour);
+}
+
 /** Space on a grid of 8. */
 export const space = (steps: number): number => steps * 8;
 /** From this width on, places stand on a rail and panes stand side by side. */

@@ -39,7 +39,11 @@ export function useDialogKeys(visible: boolean, onClose: () => void): RefObject<
       clearTimeout(settle);
       document.removeEventListener('keydown', onKey);
       open.splice(open.indexOf(me), 1);
-      if (cameFrom instanceof HTMLElement && cameFrom.isConnected) cameFrom.focus();
+      // After the picture without the sheet: to find out where the focus may go lays the whole page out.
+      setTimeout(() => {
+        const lost = document.activeElement === null || document.activeElement === document.body;
+        if (lost && cameFrom instanceof HTMLElement && cameFrom.isConnected) cameFrom.focus();
+      }, 0);
     };
   }, [visible]);
   return ref;

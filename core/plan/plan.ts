@@ -9,6 +9,7 @@ import type { Planning } from './families/planning';
 import { planPop, type PopPlan } from './families/pop';
 import { planWells, type CupcakePlan, type MiniWellsPlan } from './families/wells';
 import { runContext, Unplannable, type PlanFault, type RunContext } from './lookup';
+import type { PlanMemory } from './memory';
 import { faultOf, planRunWith, type Attempted, type PlanFile } from './runPlanner';
 
 export type LinePlan = CupcakePlan | MiniWellsPlan | CubePlan | PopPlan | CakesiclePlan | MugPlan;
@@ -24,13 +25,21 @@ export interface RunPlan {
 }
 
 /** Plans every line of a run, of whatever family. `sampling` draws the roots anew, for checking ranges. */
-export function planRun(file: PlanFile, sampling: Sampling | null = null): PlannedLine[] {
-  return planRunWith(planningOf, file, sampling);
+export function planRun(
+  file: PlanFile,
+  sampling: Sampling | null = null,
+  memory: PlanMemory<PlannedLine> | null = null,
+): PlannedLine[] {
+  return planRunWith(planningOf, file, sampling, memory);
 }
 
-/** Plans a run with what its lines have in common. */
-export function planWhole(file: PlanFile, sampling: Sampling | null = null): RunPlan {
-  const lines = planRun(file, sampling);
+/** Plans a run with what its lines have in common. A memory spares the lines that have not changed. */
+export function planWhole(
+  file: PlanFile,
+  sampling: Sampling | null = null,
+  memory: PlanMemory<PlannedLine> | null = null,
+): RunPlan {
+  const lines = planRun(file, sampling, memory);
   const planned = lines.flatMap((line): ChainPlan[] => (line.planned ? [line] : []));
   if (planned.length < lines.length) return { lines, components: null, fault: null };
   try {

@@ -4,6 +4,7 @@ import { OutOfBounds, type Sampling } from '../figure';
 import { showText } from '../quantity';
 import type { ChainPlan } from './chain';
 import type { BatterNeed, Planning } from './families/planning';
+import { sameNeeds, type PlanMemory } from './memory';
 import { runContext, Unplannable, type PlanFault, type RunContext } from './lookup';
 
 /** A line that cannot be planned, and what would mend it. */
@@ -25,29 +26,50 @@ export type Planner<P extends ChainPlan> = (
   sampling: Sampling | null,
 ) => Planning<P>;
 
-/** Plans every line of a run. `sampling` draws the roots anew, for checking ranges. */
+/**
+ * Plans every line of a run. `sampling` draws the roots anew, for checking ranges. With a memory, lines planned before
+ * from the same things are handed back as they were; sampled plans are never remembered.
+ */
 export function planRunWith<P extends ChainPlan>(
   planner: Planner<P>,
   file: PlanFile,
   sampling: Sampling | null,
+  memory: PlanMemory<Attempted<P>> | null = null,
 ): Attempted<P>[] {
+  const kept = sampling === null ? memory : null;
+  kept?.open(file);
   const context = runContext(file);
-  const started = withSharedPins(file.run.lines).map((line) => begin(planner, context, line, sampling));
-  return started.map((one, i) => {
-    if (!('work' in one)) return one;
+  const { lines } = file.run;
+  const pins = sharedPins(lines);
+  const started = lines.map((line) => {
+    const pin = pins.get(plainFormulaId(line) ?? '');
+    const known = kept?.recall(line, pin) ?? null;
+    if (known) return { line, pin, known, begun: null, needs: known.needs };
+    const begun = begin(planner, context, pinned(line, pin), sampling);
+    return { line, pin, known, begun, needs: 'work' in begun ? begun.needs : [] };
+  });
+  return started.map(({ line, pin, known, begun, needs }) => {
     const others = new Map<string, number>();
-    started.forEach((other, k) => {
-      if (k === i || !('work' in other)) return;
+    for (const other of started) {
+      if (other.line === line) continue;
       for (const { formulaId, massG } of other.needs) {
-        if (one.needs.some((need) => need.formulaId === formulaId))
+        if (needs.some((need) => need.formulaId === formulaId))
           others.set(formulaId, (others.get(formulaId) ?? 0) + massG);
       }
-    });
-    return attempt(one.line, () => {
-      const done = one.work.next({ others });
-      if (!done.done) throw new Error('invariant: a line asks for batter once');
-      return done.value;
-    });
+    }
+    if (known && sameNeeds(known.others, others)) return known.result;
+    const one = begun ?? begin(planner, context, pinned(line, pin), sampling);
+    const result = 'work' in one ? finish(one, others) : one;
+    kept?.keep(line, { pin, needs, others, result });
+    return result;
+  });
+}
+
+function finish<P extends ChainPlan>(one: Begun<P>, others: ReadonlyMap<string, number>): Attempted<P> {
+  return attempt(one.line, () => {
+    const done = one.work.next({ others });
+    if (!done.done) throw new Error('invariant: a line asks for batter once');
+    return done.value;
   });
 }
 
@@ -103,17 +125,17 @@ export function faultOf({ id, label, unit, value, min, max }: OutOfBounds['at'])
   };
 }
 
-/** A bowl that lines share is weighed once: what one line states for it holds for the others. */
-function withSharedPins(lines: readonly Line[]): readonly Line[] {
+/** A bowl that lines share is weighed once: what one line states for it holds for the others. By formula, g. */
+function sharedPins(lines: readonly Line[]): ReadonlyMap<string, number> {
   const pins = new Map<string, number>();
+  if (lines.length < 2) return pins;
   for (const line of lines) {
     const pin = line.stated['batter.mixed'];
     const formulaId = plainFormulaId(line);
     if (formulaId && pin !== undefined && !pins.has(formulaId)) pins.set(formulaId, pin);
   }
-  if (pins.size === 0 || lines.length < 2) return lines;
-  return lines.map((line) => {
-    const pin = pins.get(plainFormulaId(line) ?? '');
-    return pin === undefined ? line : { ...line, stated: { ...line.stated, 'batter.mixed': pin } };
-  });
+  return pins;
 }
+
+const pinned = (line: Line, pin: number | undefined): Line =>
+  pin === undefined ? line : { ...line, stated: { ...line.stated, 'batter.mixed': pin } };

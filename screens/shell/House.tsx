@@ -1,4 +1,4 @@
-import { useEffect, useMemo, type ReactNode } from 'react';
+import { useEffect, useLayoutEffect, useMemo, type ReactNode } from 'react';
 import { View, useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { localNow } from '../../state/time';
@@ -7,7 +7,7 @@ import { useDocuments, useKitchen } from '../../state/store';
 import { StoneBands } from '../../ui/card';
 import { PaperIcon } from '../../ui/icons';
 import { Heading } from '../../ui/text';
-import { DARK, LIGHT, TokensContext, paperTheme, space } from '../../ui/theme';
+import { DARK, LIGHT, TokensContext, dressPage, paperTheme, space } from '../../ui/theme';
 import { Shell } from './Shell';
 
 /** Theme, documents and frame round every screen. Screens wait here until documents and fonts are in. */
@@ -28,11 +28,8 @@ export function House({
   const system = useColorScheme();
   const tokens = (choice === 'system' ? system : choice) === 'dark' ? DARK : LIGHT;
   const theme = useMemo(() => paperTheme(tokens), [tokens]);
-  useEffect(() => {
-    document.documentElement.style.backgroundColor = tokens.ground;
-    document.documentElement.style.setProperty('--ring', tokens.carnelian);
-    document.documentElement.style.colorScheme = tokens.dark ? 'dark' : 'light';
-  }, [tokens]);
+  // Before anything is painted: text takes its colour from the page.
+  useLayoutEffect(() => dressPage(tokens, document.documentElement), [tokens]);
   return (
     <TokensContext value={tokens}>
       <PaperProvider theme={theme} settings={{ icon: PaperIcon, rippleEffectEnabled: false }}>

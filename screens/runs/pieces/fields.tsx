@@ -101,11 +101,13 @@ export function FormulaField({
       title="Which formula"
       value={value}
       text={known?.name ?? 'a formula that is gone'}
-      choices={formulas.map((item) => ({
-        value: item.id,
-        title: item.name,
-        detail: `${item.method}, ${showText(item.ovenC, '°C', style)}`,
-      }))}
+      choices={() =>
+        formulas.map((item) => ({
+          value: item.id,
+          title: item.name,
+          detail: `${item.method}, ${showText(item.ovenC, '°C', style)}`,
+        }))
+      }
       onChoose={onChoose}
       after={after}
     />
@@ -142,7 +144,7 @@ export function ThingField<T extends { readonly id: string; readonly name: strin
       title={title}
       value={value}
       text={known?.name ?? gone}
-      choices={things.map((item) => ({ value: item.id, title: item.name, detail: detail(item) }))}
+      choices={() => things.map((item) => ({ value: item.id, title: item.name, detail: detail(item) }))}
       onChoose={onChoose}
       after={after}
     />
