@@ -6,6 +6,7 @@ import {
   type OvenDoc,
   type TinDoc,
 } from '../../core/exchange/documents';
+import { kitchenIn } from '../../state/documents';
 import { newId } from '../../state/ids';
 import { changeKitchen, useDocuments, useKitchen } from '../../state/store';
 import { localNow } from '../../state/time';
@@ -31,11 +32,14 @@ const PARTS: readonly { readonly part: Part; readonly title: string }[] = [
   { part: 'store', title: 'Cupboard' },
 ];
 
+/** Changes the kitchen as it stands now; being the same at every drawing, it leaves the lists alone that did not change. */
+const put = (label: string, over: Partial<KitchenDoc>): void =>
+  changeKitchen(label, { ...kitchenIn(useDocuments.getState().docs), ...over });
+
 /** Everything that the sums rest on: what is baked in, moulded in and dipped in, what is in stock, how numbers read. */
 export function KitchenScreen() {
   const kitchen = useKitchen();
   const [part, setPart] = useState<Part>('numbers');
-  const put = (label: string, over: Partial<KitchenDoc>) => changeKitchen(label, { ...kitchen, ...over });
   return (
     <Screen title="Kitchen" under={kitchen.name}>
       <Chips label="Part of the kitchen">
