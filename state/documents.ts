@@ -1,5 +1,5 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
-import type { AnyDoc, FormulaDoc, KitchenDoc, RunDoc } from '../core/exchange/documents';
+import type { AnyDoc, FormulaDoc, KitchenDoc, PieceDoc, RunDoc } from '../core/exchange/documents';
 import { readDocument } from '../core/exchange/migrate';
 import { DEMO_FORMULAS, DEMO_KITCHEN, EMPTY_KITCHEN, demoRuns } from '../demo';
 import type { DocStorage } from './storage';
@@ -36,6 +36,7 @@ export const KITCHEN_KEY = 'kitchen';
 export const keyOf = (doc: AnyDoc): string =>
   doc.kind === 'kitchen' ? KITCHEN_KEY : `${doc.kind}/${doc.id}`;
 export const formulaKey = (id: string): string => `formula/${id}`;
+export const pieceKey = (id: string): string => `piece/${id}`;
 export const runKey = (id: string): string => `run/${id}`;
 
 export type DocumentStore = UseBoundStore<StoreApi<DocumentState>>;
@@ -170,6 +171,13 @@ export function kitchenIn(docs: Docs): KitchenDoc {
 export function formulasIn(docs: Docs): FormulaDoc[] {
   return Object.values(docs)
     .filter((doc): doc is FormulaDoc => doc.kind === 'formula')
+    .sort((a, b) => a.name.localeCompare(b.name));
+}
+
+/** Whole pieces, by name. */
+export function piecesIn(docs: Docs): PieceDoc[] {
+  return Object.values(docs)
+    .filter((doc): doc is PieceDoc => doc.kind === 'piece')
     .sort((a, b) => a.name.localeCompare(b.name));
 }
 

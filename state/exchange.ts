@@ -1,8 +1,23 @@
 import { bringIn } from '../core/exchange/bringIn';
-import { formulaSchema, type FormulaDoc, type RunDoc, type RunFile } from '../core/exchange/documents';
+import {
+  formulaSchema,
+  type FormulaDoc,
+  type PieceDoc,
+  type RunDoc,
+  type RunFile,
+} from '../core/exchange/documents';
 import { mergeRunFile } from '../core/exchange/merge';
 import { readWith, type DocFault } from '../core/exchange/read';
-import { formulaKey, formulasIn, kitchenIn, runKey, runsIn, KITCHEN_KEY, type Change } from './documents';
+import {
+  formulaKey,
+  formulasIn,
+  kitchenIn,
+  pieceKey,
+  runKey,
+  runsIn,
+  KITCHEN_KEY,
+  type Change,
+} from './documents';
 import { newId } from './ids';
 import { fileOf } from './plans';
 import { change, useDocuments } from './store';
@@ -61,6 +76,12 @@ export function bring(text: string): Outcome {
         go: first ? { formula: first.id } : {},
       };
     }
+    case 'piece': {
+      const { name } = read.piece;
+      const id = docs[pieceKey(read.piece.id)] ? newId('piece') : read.piece.id;
+      change(`Bring in ${name}`, { [pieceKey(id)]: { ...read.piece, id } });
+      return { ok: true, words: `“${name}” is in, under Formulas.`, go: {} };
+    }
     case 'kitchen': {
       change('Bring in a kitchen', { [KITCHEN_KEY]: { ...read.kitchen, id: kitchenIn(docs).id } });
       return {
@@ -79,6 +100,9 @@ export function runFileText(run: RunDoc): string {
   return JSON.stringify(file, null, 2);
 }
 
+/** A whole piece as text for a file. What it is made of stays behind: a run file takes that along. */
+export const pieceFileText = (piece: PieceDoc): string => JSON.stringify(piece, null, 2);
+
 /** Hands a text to the person as a file. */
 export function saveFile(name: string, text: string): void {
   const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
@@ -91,11 +115,11 @@ export function saveFile(name: string, text: string): void {
 }
 
 /** A name for a file: letters, digits and dashes. */
-export const fileName = (name: string): string =>
+export const fileName = (name: string, kind: 'run' | 'piece' = 'run'): string =>
   `${
     name
       .normalize('NFKD')
       .replace(/[^\p{L}\p{N}]+/gu, '-')
       .replace(/^-|-$/g, '')
-      .slice(0, 60) || 'run'
-  }.run.json`;
+      .slice(0, 60) || kind
+  }.${kind}.json`;

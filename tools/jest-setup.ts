@@ -17,3 +17,6 @@ jest.mock('../workers/ovenModel', () => ({
 jest.mock('../workers/loadPlanning', () => ({
   loadPlanning: () => Promise.resolve(jest.requireActual<object>('../workers/planning')),
 }));
+jest.mock('../screens/exchange/loadBringForm', () => ({
+  loadBringForm: () => Promise.resolve(jest.requireActual<object>('../screens/exchange/BringForm')),
+}));

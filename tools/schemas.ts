@@ -1,13 +1,20 @@
 /** Writes the JSON Schemas of all documents to `docs/schemas/`, or with `--check` says whether they are current. */
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { z } from 'zod';
-import { formulaSchema, kitchenSchema, runFileSchema, runSchema } from '../core/exchange/documents';
+import {
+  formulaSchema,
+  kitchenSchema,
+  pieceSchema,
+  runFileSchema,
+  runSchema,
+} from '../core/exchange/documents';
 
 const SCHEMAS = {
   'run-file': { schema: runFileSchema, title: 'A run with all that it rests on' },
   run: { schema: runSchema, title: 'A run' },
   formula: { schema: formulaSchema, title: 'A formula' },
   kitchen: { schema: kitchenSchema, title: 'A kitchen' },
+  piece: { schema: pieceSchema, title: 'A whole piece' },
 } as const;
 
 /** The text of each schema file, by its path. */

@@ -42,8 +42,10 @@ function open(over: Partial<NumberAsk> = {}) {
 }
 
 describe('the sheet', () => {
-  it('replaces the old value with the first key and saves what was keyed', () => {
+  it('replaces the old value with the first key and saves what was keyed', async () => {
     const saved = open();
+    // The keys come with the picture after the field's.
+    await screen.findByRole('button', { name: '4' });
     for (const key of ['4', '8']) fireEvent.click(screen.getByRole('button', { name: key }));
     fireEvent.click(screen.getByRole('button', { name: 'Save' }));
     expect(saved).toEqual([48]);
@@ -56,5 +58,28 @@ describe('the sheet', () => {
     expect(screen.getByRole('alert').textContent).toBe('At least 1.');
     expect(screen.getByRole<HTMLInputElement>('textbox').value).toBe('0');
     expect(saved).toEqual([]);
+  });
+
+  it('takes the decimal mark, a minus where one may be, and gives back the last figure', async () => {
+    const saved = open({ unit: '°C', value: -5, min: -60, max: 60, whole: false });
+    await screen.findByRole('button', { name: '−' });
+    for (const key of ['−', '1', '2', '7']) fireEvent.click(screen.getByRole('button', { name: key }));
+    fireEvent.click(screen.getByRole('button', { name: 'Erase' }));
+    expect(screen.getByRole<HTMLInputElement>('textbox').value).toBe('−12');
+    fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+    expect(saved).toEqual([-12]);
+  });
+
+  it('has the field in focus, ready to be replaced', async () => {
+    open();
+    await screen.findByRole('button', { name: '1' });
+    expect(document.activeElement).toBe(screen.getByRole('textbox'));
+  });
+
+  it('takes what is often used in one tap', () => {
+    const saved = open({ quick: [12, 48] });
+    fireEvent.click(screen.getByRole('radio', { name: '48' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+    expect(saved).toEqual([48]);
   });
 });

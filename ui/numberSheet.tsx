@@ -128,7 +128,11 @@ function NumberForm({
           ))}
         </Chips>
       ) : null}
-      <Keypad decimal={ask.whole ? null : decimal} minus={ask.min < 0} onKey={onKey} onErase={onErase} />
+      <View style={STYLES.pad}>
+        {keysIn ? (
+          <Keypad decimal={ask.whole ? null : decimal} minus={ask.min < 0} onKey={onKey} onErase={onErase} />
+        ) : null}
+      </View>
       <MainAction title={ask.action ?? 'Save'} onPress={() => save(onSave)} large />
       {other ? (
         <Tap onPress={() => save(other.onSave)} style={{ alignItems: 'center' }}>

@@ -1,3 +1,8 @@
 import { later } from '../../screens/later';
 
-export default later(() => import('../../screens/formulas/formulaScreens'), 'NewFormulaScreen');
+const NewFormulaScreen = later(() => import('../../screens/formulas/formulaScreens'), 'NewFormulaScreen');
+
+// The router takes a component that is a function.
+export default function NewFormula() {
+  return <NewFormulaScreen />;
+}

@@ -2,7 +2,7 @@ import { MOST_LETTERS } from './limits';
 import { guessMeasures } from '../formula';
 import { readLine } from '../quantity';
 import { MAX_FORMULA_LINES } from './fields';
-import type { FormulaDoc, KitchenDoc, RunFile } from './documents';
+import type { FormulaDoc, KitchenDoc, PieceDoc, RunFile } from './documents';
 import { readDocument } from './migrate';
 import { readRunFile, type DocFault } from './read';
 
@@ -13,6 +13,7 @@ export type BroughtIn =
   | { readonly ok: true; readonly what: 'run'; readonly file: RunFile }
   | { readonly ok: true; readonly what: 'formulas'; readonly formulas: readonly FormulaDraft[] }
   | { readonly ok: true; readonly what: 'kitchen'; readonly kitchen: KitchenDoc }
+  | { readonly ok: true; readonly what: 'piece'; readonly piece: PieceDoc }
   | { readonly ok: false; readonly faults: readonly DocFault[] };
 
 /** Brackets inside brackets that a file of ours never reaches. */
@@ -90,6 +91,7 @@ function ofJson(json: string): BroughtIn {
     const doc = readDocument(data);
     if (!doc.ok) return doc;
     if (doc.value.kind === 'kitchen') return { ok: true, what: 'kitchen', kitchen: doc.value };
+    if (doc.value.kind === 'piece') return { ok: true, what: 'piece', piece: doc.value };
     if (doc.value.kind === 'formula') return { ok: true, what: 'formulas', formulas: [doc.value] };
     return refuse(
       'This is a run without its formulas and its kitchen.',

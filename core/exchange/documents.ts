@@ -3,6 +3,7 @@ import { MAX_PIECES, id, localTime, name, statedValues } from './fields';
 import { formulaSchema, type FormulaDoc } from './formulaDoc';
 import { kitchenSchema, type KitchenDoc } from './kitchenDoc';
 import { lineSchema } from './lines';
+import { pieceSchema, type PieceDoc } from './pieceDoc';
 
 /**
  * The documents that people's work is kept in and exported as. Each has a kind and a version. A stored document holds
@@ -39,6 +40,8 @@ export type {
   MugLine,
   PopLine,
 } from './lines';
+export { pieceSchema } from './pieceDoc';
+export type { PieceDoc } from './pieceDoc';
 export { eggModeSchema, fillSchema } from './pieceFields';
 export type {
   AddIn,
@@ -123,5 +126,10 @@ export const runFileSchema = z.looseObject({
 });
 export type RunFile = z.infer<typeof runFileSchema>;
 
-export type AnyDoc = FormulaDoc | KitchenDoc | RunDoc;
-export const anyDocSchema = z.discriminatedUnion('kind', [formulaSchema, kitchenSchema, runSchema]);
+export type AnyDoc = FormulaDoc | KitchenDoc | RunDoc | PieceDoc;
+export const anyDocSchema = z.discriminatedUnion('kind', [
+  formulaSchema,
+  kitchenSchema,
+  runSchema,
+  pieceSchema,
+]);

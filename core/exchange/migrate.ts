@@ -4,7 +4,12 @@ import { readWith, type Result } from './read';
 type Step = (doc: Record<string, unknown>) => Record<string, unknown>;
 
 /** For each kind, the steps that bring version 1, 2, … to the next. The current version is one past their number. */
-const MIGRATIONS: Readonly<Record<AnyDoc['kind'], readonly Step[]>> = { formula: [], kitchen: [], run: [] };
+const MIGRATIONS: Readonly<Record<AnyDoc['kind'], readonly Step[]>> = {
+  formula: [],
+  kitchen: [],
+  run: [],
+  piece: [],
+};
 
 /** Reads a stored or imported document of any version: brings older ones up to date and refuses newer ones. */
 export function readDocument(
@@ -18,7 +23,11 @@ export function readDocument(
   const kind = typeof doc.kind === 'string' ? doc.kind : '';
   const steps = Object.prototype.hasOwnProperty.call(migrations, kind) ? migrations[kind] : undefined;
   if (!steps)
-    return refuse('kind', `"${kind}" is no kind of document known here.`, 'Use formula, kitchen or run.');
+    return refuse(
+      'kind',
+      `"${kind}" is no kind of document known here.`,
+      'Use formula, kitchen, piece or run.',
+    );
   const version = typeof doc.version === 'number' ? doc.version : 0;
   const current = steps.length + 1;
   if (!Number.isInteger(version) || version < 1) {

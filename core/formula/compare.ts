@@ -1,5 +1,5 @@
 import type { FormulaDoc } from '../exchange/documents';
-import { METHODS } from '../process/batter.table';
+import { BAKE_LOSS, METHODS } from '../process/batter.table';
 import { massOf, type ReadFormula } from './read';
 import type { Role } from '../quantity';
 
@@ -41,4 +41,21 @@ export function compareShares(one: Side, other: Side): ShareRow[] {
 export function densitiesOf({ method }: FormulaDoc): { readonly batter: number; readonly cake: number } {
   const { batterDensity, cakeDensity } = METHODS[method];
   return { batter: batterDensity.value, cake: cakeDensity.value };
+}
+
+/** What a mass of a batter fills, by how it is mixed. */
+export interface Fills {
+  readonly batterMl: number;
+  readonly cakeMl: number;
+}
+
+/**
+ * What a mass of this formula would fill if it were mixed so: in the bowl, and baked, ml. An estimate for comparing
+ * methods: densities and the loss of a cupcake in the oven, as the tables have them.
+ * @param massG g of mixed batter, at least 0
+ */
+export function fillsBy(method: FormulaDoc['method'], massG: number): Fills {
+  const { batterDensity, cakeDensity } = METHODS[method];
+  const loss = BAKE_LOSS.find(({ name }) => name === 'cupcake')?.loss.value ?? 0;
+  return { batterMl: massG / batterDensity.value, cakeMl: (massG * (1 - loss)) / cakeDensity.value };
 }

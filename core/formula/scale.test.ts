@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { DEMO_FORMULAS } from '../../demo';
 import type { FormulaDoc } from '../exchange/documents';
-import { compareShares, densitiesOf } from './compare';
+import { compareShares, densitiesOf, fillsBy } from './compare';
 import { readFormula } from './read';
 import { factorOf, scaledLines, scaledText } from './scale';
 
@@ -77,5 +77,13 @@ describe('two formulas side by side', () => {
   it('say how dense batter and cake are, by their methods', () => {
     expect(densitiesOf(doc).batter).toBeGreaterThan(densitiesOf({ ...doc, method: 'creamed' }).batter);
     expect(densitiesOf(doc).cake).toBeLessThan(densitiesOf(doc).batter);
+  });
+
+  it('fill by how they are mixed: 1000 g creamed are 1111 ml in the bowl and 2093 ml of cake', () => {
+    // 1000 ÷ 0.9; 1000 × 0.9 ÷ 0.43.
+    expect(fillsBy('creamed', 1000).batterMl).toBeCloseTo(1111.1, 1);
+    expect(fillsBy('creamed', 1000).cakeMl).toBeCloseTo(2093.0, 1);
+    expect(fillsBy('rich', 1000).cakeMl).toBeLessThan(fillsBy('creamed', 1000).cakeMl);
+    expect(fillsBy('creamed', 0)).toEqual({ batterMl: 0, cakeMl: 0 });
   });
 });

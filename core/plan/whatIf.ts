@@ -6,10 +6,12 @@ import { TOP_STYLES } from '../process/frost.table';
 import { DIP_SCHOOLS } from '../process/set.table';
 import type { Figure } from '../figure';
 import type { LinePlan } from './plan';
+import { scoopsOf } from './scoops';
 
 /** One way in which a line could be made otherwise. */
 export interface Alternative {
   readonly id: string;
+  /** Measures stand in braces, as `{25 g}`, here and in the detail. */
   readonly title: string;
   /** What it means, in a sentence; empty where the title says it. */
   readonly detail: string;
@@ -35,7 +37,7 @@ export function questionsOf(line: Line, kitchen: KitchenDoc): Question[] {
   const all = [
     ...ofVessels(line, kitchen),
     ...ofFinish(line),
-    ...ofDough(line),
+    ...ofDough(line, kitchen),
     ...ofCoat(line, kitchen),
     ...ofTop(line),
   ];
@@ -58,7 +60,7 @@ function ofVessels(line: Line, kitchen: KitchenDoc): Question[] {
               alternatives: (kitchen.sheets ?? []).map(({ id, name, lengthMm, widthMm }) => ({
                 id,
                 title: name,
-                detail: `${lengthMm} by ${widthMm} mm`,
+                detail: `{${lengthMm} mm} by {${widthMm} mm}`,
                 now: id === line.sheetId,
                 line: { ...line, sheetId: id },
               })),
@@ -91,7 +93,7 @@ function ofVessels(line: Line, kitchen: KitchenDoc): Question[] {
           alternatives: (kitchen.mugs ?? []).map(({ id, name, volumeMl }) => ({
             id,
             title: name,
-            detail: `${volumeMl} ml`,
+            detail: `{${volumeMl} ml}`,
             now: id === line.mugId,
             line: { ...line, mugId: id, stated: without(line.stated, 'portion.mass', 'mug.volume') },
           })),
@@ -122,7 +124,7 @@ function tins(kitchen: KitchenDoc, now: string, to: (id: string) => Line): Quest
     alternatives: kitchen.tins.map(({ id, name, owned, wells, topMm }) => ({
       id,
       title: name,
-      detail: `${owned} × ${wells} wells, ${topMm} mm across`,
+      detail: `${owned} × ${wells} wells, {${topMm} mm} across`,
       now: id === now,
       line: to(id),
     })),
@@ -163,7 +165,7 @@ function ofFinish(line: Line): Question[] {
 }
 
 /** Portion and scoop, school of binder, binder, and for moulded pieces the shell. */
-function ofDough(line: Line): Question[] {
+function ofDough(line: Line, kitchen: KitchenDoc): Question[] {
   if (line.family !== 'pop' && line.family !== 'cakesicle') return [];
   const { binder } = line;
   const school: Question = {
@@ -194,12 +196,12 @@ function ofDough(line: Line): Question[] {
   if (line.family === 'pop') {
     const { size } = line;
     const sizes = [
-      { id: 'small', title: 'Small: 15 g', size: { by: 'mass', massG: 15 } },
-      { id: 'usual', title: 'Usual: 25 g', size: { by: 'mass', massG: 25 } },
-      { id: 'large', title: 'Large: 35 g', size: { by: 'mass', massG: 35 } },
-      ...[60, 50, 40, 30].map((number) => ({
+      { id: 'small', title: 'Small: {15 g}', size: { by: 'mass', massG: 15 } },
+      { id: 'usual', title: 'Usual: {25 g}', size: { by: 'mass', massG: 25 } },
+      { id: 'large', title: 'Large: {35 g}', size: { by: 'mass', massG: 35 } },
+      ...scoopsOf(kitchen).map(({ number, name }) => ({
         id: `scoop-${number}`,
-        title: `A level scoop ${number}`,
+        title: name,
         size: { by: 'scoop', number } as const,
       })),
     ] as const;
@@ -225,7 +227,7 @@ function ofDough(line: Line): Question[] {
       title: 'Another shell',
       alternatives: [1.2, 1.5, COAT.shellMm, 2.2, 2.5].map((shellMm) => ({
         id: String(shellMm),
-        title: `${shellMm} mm thick`,
+        title: `{${shellMm} mm} thick`,
         detail: shellMm === COAT.shellMm ? 'As it usually is.' : '',
         now: shellMm === line.shellMm,
         line: { ...line, shellMm, stated: without(line.stated, 'portion.mass') },
@@ -262,7 +264,7 @@ function ofCoat(line: Line, kitchen: KitchenDoc): Question[] {
       alternatives: (kitchen.vessels ?? []).map(({ id, name, diameterMm, depthMm }) => ({
         id,
         title: name,
-        detail: `${diameterMm} mm across, ${depthMm} mm deep`,
+        detail: `{${diameterMm} mm} across, {${depthMm} mm} deep`,
         now: id === coat.vesselId,
         line: put({ vesselId: id }),
       })),
@@ -273,7 +275,7 @@ function ofCoat(line: Line, kitchen: KitchenDoc): Question[] {
       alternatives: keys(COAT.dipMm).map((thickness) => ({
         id: thickness,
         title: thickness,
-        detail: `About ${COAT.dipMm[thickness]} mm.`,
+        detail: `About {${COAT.dipMm[thickness]} mm}.`,
         now: thickness === coat.thickness,
         line: put({ thickness }),
       })),

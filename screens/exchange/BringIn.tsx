@@ -3,9 +3,10 @@ import { useScreen } from '../../state/store';
 import { Sheet } from '../../ui/sheet';
 import { Small } from '../../ui/text';
 import { later } from '../later';
+import { loadBringForm } from './loadBringForm';
 import { textOf } from './textOf';
 
-const BringForm = later(() => import('./BringForm'), 'BringForm');
+const BringForm = later(loadBringForm, 'BringForm');
 
 /** Brings in a run, a formula, a kitchen: dropped anywhere on the page, pasted, or picked. */
 export function BringIn() {

@@ -7,4 +7,3 @@ const MOST_BYTES = MOST_LETTERS * 3;
 export async function textOf(file: File): Promise<string> {
   return file.size > MOST_BYTES ? file.slice(0, MOST_BYTES).text() : file.text();
 }
-

@@ -1,8 +1,11 @@
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import type { FormulaDoc, Makes, Method } from '../../core/exchange/documents';
+import { fillsBy } from '../../core/formula/compare';
+import { readOnce } from '../../core/plan/lookup';
 import { METHODS } from '../../core/process/batter.table';
-import type { Measures } from '../../core/quantity';
+import { showText, type Measures, type NumberStyle } from '../../core/quantity';
+import { useKitchen, useNumberStyle } from '../../state/store';
 import { Card } from '../../ui/card';
 import { ChoiceValue, Sentence, Words, type Choice } from '../../ui/sentence';
 import { TemperatureValue } from '../../ui/temperatureValue';
@@ -27,11 +30,17 @@ const MEASURES: readonly Choice<Measures>[] = [
   },
 ];
 
-const METHOD_CHOICES: readonly Choice<Method>[] = (Object.keys(METHODS) as Method[]).map((key) => ({
-  value: key,
-  title: METHODS[key].name,
-  detail: `${METHODS[key].meaning} ${METHODS[key].batterDensity.value.toFixed(2)} g/ml in the bowl, ${METHODS[key].cakeDensity.value.toFixed(2)} baked.`,
-}));
+/** Each method with what it would make of this formula: how much it fills in the bowl, and how much it is baked. */
+function methodChoices(doc: FormulaDoc, massG: number, style: NumberStyle): Choice<Method>[] {
+  return (Object.keys(METHODS) as Method[]).map((key) => {
+    const { name, meaning, batterDensity, cakeDensity } = METHODS[key];
+    const { batterMl, cakeMl } = fillsBy(key, massG);
+    const dense = `About ${showText(batterDensity.value, 'g/ml', style)} in the bowl, ${showText(cakeDensity.value, 'g/ml', style)} baked`;
+    const fills = `so this batch of ${showText(massG, 'g', style)} would fill ${showText(batterMl, 'ml', style)}, then ${showText(cakeMl, 'ml', style)} as cake`;
+    const now = key === doc.method ? ' As it is now.' : '';
+    return { value: key, title: name, detail: `${meaning} ${dense}${massG > 0 ? `: ${fills}` : ''}.${now}` };
+  });
+}
 
 const MAKES: readonly Choice<Makes>[] = [
   { value: 'batter', title: 'batter', detail: 'Baked, in wells, sheets or mugs.' },
@@ -50,6 +59,8 @@ export function FormulaSentence({
   readonly doc: FormulaDoc;
   readonly onChange: (label: string, over: Partial<FormulaDoc>) => void;
 }) {
+  const style = useNumberStyle();
+  const { ownMeasures } = useKitchen();
   return (
     <Sentence>
       <Words>A</Words>
@@ -58,7 +69,7 @@ export function FormulaSentence({
         title="How it is mixed"
         value={doc.method}
         text={METHODS[doc.method].name}
-        choices={METHOD_CHOICES}
+        choices={() => methodChoices(doc, readOnce(doc, ownMeasures).massG, style)}
         onChoose={(method) => onChange('Method', { method })}
         testID="value-method"
       />

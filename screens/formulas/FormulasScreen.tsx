@@ -12,9 +12,10 @@ import { Screen } from '../../ui/screen';
 import { Tap } from '../../ui/tap';
 import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
+import { Pieces } from './Pieces';
 import { Shares } from './Shares';
 
-/** The batters of this kitchen. */
+/** The formulas of this kitchen, and the whole pieces built of them. */
 export function FormulasScreen() {
   const docs = useDocuments((state) => state.docs);
   const router = useRouter();
@@ -56,6 +57,7 @@ export function FormulasScreen() {
           </Tap>
         );
       })}
+      <Pieces />
       <QuietAction
         title="Bring in a formula"
         icon="down"

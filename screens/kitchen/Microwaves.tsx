@@ -13,6 +13,7 @@ import { ThingCard } from './ThingCard';
 
 export function Microwaves({ kitchen, put }: KitchenProps) {
   const { microwaves = [] } = kitchen;
+  const style = useNumberStyle();
   return (
     <List<MicrowaveDoc>
       title="Microwaves"
@@ -55,7 +56,7 @@ export function Microwaves({ kitchen, put }: KitchenProps) {
           note={
             microwave.absorbedW === null
               ? 'Nobody has run the water test: times go by its plate, with a wider range.'
-              : `500 g of water took up ${Math.round(microwave.absorbedW)} W in the water test.`
+              : `${showText(500, 'g', style)} of water took up ${Math.round(microwave.absorbedW)} W in the water test.`
           }
           onChange={change}
           onRemove={remove}

@@ -32,7 +32,7 @@ export function OvenCard({
             {
               value: 'fan',
               title: 'with a fan',
-              detail: 'The dial is set 20 °C lower than a formula for a still oven says.',
+              detail: `The dial is set ${showText(20, 'K', style)} lower than a formula for a still oven says.`,
             },
           ]}
           onChoose={(value) => onChange({ ...oven, fan: value === 'fan' })}

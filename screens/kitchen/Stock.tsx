@@ -1,12 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { KitchenDoc, StoredDoc } from '../../core/exchange/documents';
-import { storedSchema } from '../../core/exchange/kitchenDoc';
-import { readWith } from '../../core/exchange/read';
-import { formatNumber, readNumberField, showText } from '../../core/quantity';
+import { formatNumber, showText } from '../../core/quantity';
 import { newId } from '../../state/ids';
 import { useNumberStyle } from '../../state/store';
-import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
+import { useTypedMass } from '../../state/typedMass';
+import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { NumberField } from '../../ui/numberField';
 import { NumberValue } from '../../ui/numberValue';
@@ -16,6 +15,7 @@ import { Sheet } from '../../ui/sheet';
 import { Tap } from '../../ui/tap';
 import { Body, Small, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
+import { StoredForm } from './StoredForm';
 
 interface Props {
   readonly kitchen: KitchenDoc;
@@ -58,16 +58,20 @@ export function StockCard({ kitchen, put }: Props) {
 export function OwnMeasures({ kitchen, put }: Props) {
   const measures = Object.entries(kitchen.ownMeasures ?? {});
   const style = useNumberStyle();
+  const mass = useTypedMass();
   const [open, setOpen] = useState(false);
   const [word, setWord] = useState('');
   const [grams, setGrams] = useState('');
   const [fault, setFault] = useState<{ readonly at: 'word' | 'grams'; readonly words: string } | null>(null);
   const save = () => {
-    const massG = readNumberField(grams);
+    const massG = mass.read(grams);
     const name = word.trim().toLowerCase();
     if (name === '' || name.length > 40) setFault({ at: 'word', words: 'Write the word, up to 40 letters.' });
-    else if (massG === null || massG < 0.1 || massG > 5000)
-      setFault({ at: 'grams', words: 'Write grams, from 0.1 to 5000.' });
+    else if (massG === null || !(massG >= 0.1 && massG <= 5000))
+      setFault({
+        at: 'grams',
+        words: `Write a weight, from ${showText(0.1, 'g', style)} to ${showText(5000, 'g', style)}.`,
+      });
     else {
       setOpen(false);
       setWord('');
@@ -106,7 +110,7 @@ export function OwnMeasures({ kitchen, put }: Props) {
           fault={fault?.at === 'word' ? fault.words : null}
         />
         <NumberField
-          label="Weighs, g"
+          label={`Weighs, ${mass.unit}`}
           text={grams}
           onText={(text) => {
             setGrams(text);
@@ -123,10 +127,10 @@ export function OwnMeasures({ kitchen, put }: Props) {
 /** The store cupboard: what is left of everything, how it is packed and what that costs. */
 export function StoreCupboard({ kitchen, put }: Props) {
   const { store = [] } = kitchen;
-  const { decimal } = useNumberStyle();
+  const style = useNumberStyle();
   const [open, setOpen] = useState<StoredDoc | null>(null);
-  const number = (n: number) => formatNumber(n, Number.isInteger(n) ? 0 : 2, decimal);
-  const unit = (one: StoredDoc) => (one.by === 'g' ? ' g' : '');
+  const number = (n: number) => formatNumber(n, Number.isInteger(n) ? 0 : 2, style.decimal);
+  const amount = (n: number, { by }: StoredDoc) => (by === 'g' ? showText(n, 'g', style) : number(n));
   return (
     <Card title="Store cupboard">
       {store.length === 0 ? (
@@ -137,10 +141,10 @@ export function StoreCupboard({ kitchen, put }: Props) {
           <Tap label={`${one.name}: change`} onPress={() => setOpen(one)} style={{ flex: 1 }}>
             <Body>{one.name}</Body>
             {one.packet !== null ? (
-              <Small>{`bought by ${number(one.packet)}${unit(one)}${one.price === null ? '' : ` at ${number(one.price)}`}`}</Small>
+              <Small>{`bought by ${amount(one.packet, one)}${one.price === null ? '' : ` at ${number(one.price)}`}`}</Small>
             ) : null}
           </Tap>
-          <Strong>{`${number(one.left)}${unit(one)}`}</Strong>
+          <Strong>{amount(one.left, one)}</Strong>
           <IconTap
             name="bin"
             label={`Take out ${one.name}`}
@@ -174,71 +178,5 @@ export function StoreCupboard({ kitchen, put }: Props) {
         ) : null}
       </Sheet>
     </Card>
-  );
-}
-
-function StoredForm({
-  stored,
-  onSave,
-}: {
-  readonly stored: StoredDoc;
-  readonly onSave: (stored: StoredDoc) => void;
-}) {
-  const { decimal } = useNumberStyle();
-  const shown = (n: number | null) =>
-    n === null ? '' : formatNumber(n, Number.isInteger(n) ? 0 : 2, decimal).replace(/\u202f/g, '');
-  const [texts, setTexts] = useState({
-    name: stored.name,
-    left: shown(stored.left),
-    packet: shown(stored.packet),
-    price: shown(stored.price),
-  });
-  const [by, setBy] = useState(stored.by);
-  const [fault, setFault] = useState<{ readonly field: string; readonly words: string } | null>(null);
-  const number = (text: string) => (text.trim() === '' ? null : (readNumberField(text) ?? NaN));
-  const save = () => {
-    const read = readWith<StoredDoc>(storedSchema, {
-      ...stored,
-      by,
-      name: texts.name,
-      left: number(texts.left) ?? 0,
-      packet: number(texts.packet),
-      price: number(texts.price),
-    });
-    if (read.ok) onSave(read.value);
-    else {
-      const [first] = read.faults;
-      const odd = /expected|NaN/i.test(first?.fault ?? '');
-      setFault({
-        field: first?.field ?? '',
-        words: odd ? 'That is not a number. Write it like 250 or 1.5.' : (first?.fault ?? ''),
-      });
-    }
-  };
-  const field = (key: keyof typeof texts, label: string, mode?: 'text') => (
-    <NumberField
-      label={label}
-      mode={mode}
-      text={texts[key]}
-      onText={(text) => {
-        setTexts({ ...texts, [key]: text });
-        setFault(null);
-      }}
-      fault={fault?.field === key ? fault.words : null}
-    />
-  );
-  const unit = by === 'g' ? 'g' : 'pieces';
-  return (
-    <>
-      {field('name', 'What it is', 'text')}
-      <Chips label="Counted or weighed">
-        <Chip title="weighed" selected={by === 'g'} onPress={() => setBy('g')} />
-        <Chip title="counted" selected={by === 'pieces'} onPress={() => setBy('pieces')} />
-      </Chips>
-      {field('left', `Left, ${unit}`)}
-      {field('packet', `A packet holds, ${unit}`)}
-      {field('price', 'A packet costs')}
-      <MainAction title="Keep it" onPress={save} />
-    </>
   );
 }

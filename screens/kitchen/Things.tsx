@@ -93,7 +93,7 @@ export function Mugs({ kitchen, put }: KitchenProps) {
         >
           <WaterTest
             title="Water in the mug"
-            hint="To the brim, on the scale: 1 g is 1 ml. At least 60 g."
+            hint="To the brim, on the scale: {1 g} is {1 ml}. At least {60 g}."
             value={mug.volumeMl}
             max={3000}
             onSave={(volumeMl) => change({ ...mug, volumeMl: Math.max(60, volumeMl) })}

@@ -4,9 +4,11 @@ import { startOfDay } from 'date-fns/startOfDay';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { MAX_PIECES, type Family, type FormulaDoc, type RunDoc } from '../../core/exchange/documents';
+import { lineFromPiece } from '../../core/exchange/pieceDoc';
+import { shareLots } from '../../core/plan/offers';
 import { newLine, type CrumbStart } from '../../core/exchange/newLines';
 import { useNow } from '../../state/clock';
-import { formulasIn } from '../../state/documents';
+import { formulasIn, piecesIn } from '../../state/documents';
 import { newId } from '../../state/ids';
 import { changeRun, useDocuments, useKitchen } from '../../state/store';
 import { dayText, localNow, whenText } from '../../state/time';
@@ -71,6 +73,7 @@ export function NewRunScreen({
   const router = useRouter();
   const now = useNow(60_000);
   const formulas = battersFor(family, formulasIn(docs));
+  const pieces = piecesIn(docs).filter(({ line }) => line.family === family);
   const [fault, setFault] = useState<string | null>(null);
   const [formulaId, setFormulaId] = useState<string | null>(preset ?? null);
   const [count, setCount] = useState<number | null>(null);
@@ -89,17 +92,21 @@ export function NewRunScreen({
         : null;
 
   const start = () => {
+    if (count === null || !readyAt) return;
     const formula = formulas.find((item) => item.id === formulaId);
-    const start = formula
+    const piece = pieces.find((item) => item.id === formulaId);
+    const from = formula
       ? ({ from: 'formula', formula } as const)
       : noBaking.find(({ id }) => id === formulaId)?.start;
-    if (!start || count === null || !readyAt) return;
-    const made = newLine({ id: 'line-1', family, count, crumb: start, kitchen });
+    const made = piece
+      ? ({ ok: true, line: shareLots(lineFromPiece(piece, 'line-1', count)) } as const)
+      : from && newLine({ id: 'line-1', family, count, crumb: from, kitchen });
+    if (!made) return;
     if (!made.ok) {
       setFault(`The kitchen has no ${made.missing} yet. Add one under Kitchen, then come back.`);
       return;
     }
-    const called = formula?.name ?? FAMILY_WORDS[family].title;
+    const called = piece?.name ?? formula?.name ?? FAMILY_WORDS[family].title;
     const run: RunDoc = {
       kind: 'run',
       version: 1,
@@ -123,13 +130,22 @@ export function NewRunScreen({
       foot={<MainAction title={missing ?? 'Start'} disabled={missing !== null} onPress={start} />}
     >
       <Heading level={3}>Which formula</Heading>
-      {formulas.length + noBaking.length === 0 ? (
+      {formulas.length + noBaking.length + pieces.length === 0 ? (
         <Card>
           <Body>There is no formula yet. Write or paste one, then come back.</Body>
           <QuietAction title="New formula" icon="plus" onPress={() => router.navigate('/formulas/new')} />
         </Card>
       ) : (
         <Chips label="Which formula">
+          {pieces.map(({ id, name }) => (
+            <Chip
+              key={id}
+              title={name}
+              detail="a piece as you kept it"
+              selected={id === formulaId}
+              onPress={() => setFormulaId(id)}
+            />
+          ))}
           {formulas.map((formula) => (
             <Chip
               key={formula.id}

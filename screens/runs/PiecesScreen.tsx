@@ -2,10 +2,12 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { Family, RunDoc } from '../../core/exchange/documents';
 import { newLine } from '../../core/exchange/newLines';
+import { lineFromPiece } from '../../core/exchange/pieceDoc';
+import { shareLots } from '../../core/plan/offers';
 import { useNow } from '../../state/clock';
-import { runKey } from '../../state/documents';
+import { piecesIn, runKey } from '../../state/documents';
 import { newId } from '../../state/ids';
-import { change, changeRun, useKitchen, useScreen } from '../../state/store';
+import { change, changeRun, useDocuments, useKitchen, useScreen } from '../../state/store';
 import { whenText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -84,11 +86,20 @@ function AnotherLine({ run }: { readonly run: RunDoc }) {
   const lookAt = useScreen((state) => state.lookAt);
   const [choosing, setChoosing] = useState(false);
   const [fault, setFault] = useState<string | null>(null);
-  const add = (family: Family) => {
+  const pieces = piecesIn(useDocuments((state) => state.docs));
+  const add = (choice: string) => {
     setChoosing(false);
+    const id = newId('line');
+    const piece = pieces.find((one) => one.id === choice);
+    if (piece) {
+      const line = shareLots(lineFromPiece(piece, id, piece.line.count));
+      changeRun(`Add ${piece.name}`, { ...run, lines: [...run.lines, line] });
+      lookAt(run.id, id);
+      return;
+    }
+    const family = choice as Family;
     const mug = formulas.find(({ method }) => method === 'mug');
     const formula = (family === 'mug' ? mug : formulas.find((doc) => doc !== mug)) ?? formulas[0];
-    const id = newId('line');
     const made = newLine({
       id,
       family,
@@ -115,11 +126,18 @@ function AnotherLine({ run }: { readonly run: RunDoc }) {
     <>
       <QuietAction title="Another line" icon="plus" onPress={() => setChoosing(true)} />
       <FieldFault words={fault} />
-      <ChoiceSheet<Family>
+      <ChoiceSheet
         title="What else"
         visible={choosing}
         value={null}
-        choices={families.map((family) => ({ value: family, ...FAMILY_WORDS[family] }))}
+        choices={[
+          ...families.map((family) => ({ value: family as string, ...FAMILY_WORDS[family] })),
+          ...pieces.map(({ id, name, line }) => ({
+            value: id,
+            title: name,
+            detail: `${line.count}, as you kept them`,
+          })),
+        ]}
         onClose={() => setChoosing(false)}
         onChoose={add}
       />

@@ -53,7 +53,7 @@ describe('the sentence of a line', () => {
     tap('button', /^On a stick: pops on sticks/);
     choose(/^balls/);
     tap('button', /^Size: 25 g/);
-    choose(/scoop, number 50/);
+    choose('A level scoop 50');
     tap('button', /^School of binder: classic/);
     choose(/^lean/);
     tap('button', /^Where the crumb comes from: baked for it/);
@@ -255,9 +255,11 @@ describe('starting and bringing in', () => {
     expect(screen.getAllByRole('button', { name: /: start a run$/ })).toHaveLength(5);
   });
 
-  it('brings a run in beside what is there, and refuses what is broken', () => {
+  it('brings a run in beside what is there, and refuses what is broken', async () => {
     open(<BringIn />);
     act(() => useScreen.getState().setBringing(true));
+    // The form comes in a script of its own.
+    await screen.findByLabelText('Paste it here');
     const field = () => dialog().getByLabelText('Paste it here');
     fireEvent.change(field(), { target: { value: '{"kind":' } });
     fireEvent.click(dialog().getByRole('button', { name: 'Bring it in' }));

@@ -1,22 +1,18 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { TextInput } from 'react-native-paper';
 import type { RunDoc, StoredDoc } from '../../../core/exchange/documents';
-import { storedSchema } from '../../../core/exchange/kitchenDoc';
-import { readWith } from '../../../core/exchange/read';
 import { ticksOf } from '../../../core/plan/bowls';
 import { keyOf, shoppingOf, type ShoppingRow } from '../../../core/plan/shopping';
-import { formatNumber, readNumberField, showText } from '../../../core/quantity';
+import { formatNumber, showText } from '../../../core/quantity';
 import { newId } from '../../../state/ids';
 import type { RunPlan } from '../../../state/plans';
 import { changeKitchen, useKitchen, useNumberStyle } from '../../../state/store';
-import { MainAction } from '../../../ui/actions';
 import { Card } from '../../../ui/card';
-import { FieldFault } from '../../../ui/fieldFault';
 import { Sheet } from '../../../ui/sheet';
 import { Tap } from '../../../ui/tap';
 import { Body, Small, Strong } from '../../../ui/text';
 import { FONT, space, useTokens } from '../../../ui/theme';
+import { StoredForm } from '../../kitchen/StoredForm';
 import { toggle } from './WeighOut';
 
 /** What to buy: what the run takes, less what is in the store cupboard, in whole packets. */
@@ -126,7 +122,7 @@ function Row({
   );
 }
 
-/** What is in the cupboard of something, and how it is bought. Empty fields say nothing. */
+/** What is in the cupboard of something on the list, under what the run takes of it. */
 function StoreForm({
   row,
   onSave,
@@ -134,62 +130,18 @@ function StoreForm({
   readonly row: ShoppingRow;
   readonly onSave: (stored: StoredDoc) => void;
 }) {
-  const { decimal } = useNumberStyle();
-  const kitchen = useKitchen();
-  const known = (kitchen.store ?? []).find((one) => one.by === row.by && keyOf(one.name) === row.key);
-  const shown = (n: number | null | undefined) =>
-    n === null || n === undefined
-      ? ''
-      : formatNumber(n, Number.isInteger(n) ? 0 : 2, decimal).replace(/\u202f/g, '');
-  const [left, setLeft] = useState(shown(known?.left ?? (row.left || null)));
-  const [packet, setPacket] = useState(shown(known?.packet));
-  const [price, setPrice] = useState(shown(known?.price));
-  const [fault, setFault] = useState<{ readonly field: string; readonly words: string } | null>(null);
-  const number = (text: string) => (text.trim() === '' ? null : (readNumberField(text) ?? NaN));
-  const unit = row.by === 'g' ? 'g' : 'pieces';
-  const save = () => {
-    const read = readWith<StoredDoc>(storedSchema, {
-      id: known?.id ?? newId('stored'),
-      name: row.name,
-      by: row.by,
-      left: number(left) ?? 0,
-      packet: number(packet),
-      price: number(price),
-    });
-    if (read.ok) onSave(read.value);
-    else {
-      const [first] = read.faults;
-      const isNumber = /expected number|NaN/i.test(first?.fault ?? '');
-      setFault({
-        field: first?.field ?? '',
-        words: isNumber ? 'That is not a number. Write it like 250 or 1.5.' : (first?.fault ?? ''),
-      });
-    }
-  };
-  const field = (name: string, label: string, value: string, set: (text: string) => void) => (
-    <>
-      <TextInput
-        mode="outlined"
-        label={label}
-        aria-label={label}
-        value={value}
-        inputMode="decimal"
-        onChangeText={(text) => {
-          set(text);
-          setFault(null);
-        }}
-        error={fault?.field === name}
-      />
-      <FieldFault words={fault?.field === name ? fault.words : null} />
-    </>
-  );
+  const { store = [] } = useKitchen();
+  const amount = useAmount();
+  const known = store.find((one) => one.by === row.by && keyOf(one.name) === row.key);
+  const { name, by, left } = row;
   return (
     <>
-      <Small>{`The run takes ${Math.ceil(row.amount)} ${unit}.`}</Small>
-      {field('left', `In the cupboard, ${unit}`, left, setLeft)}
-      {field('packet', `A packet holds, ${unit}`, packet, setPacket)}
-      {field('price', 'A packet costs', price, setPrice)}
-      <MainAction title="Keep it" onPress={save} />
+      <Small>{`The run takes ${amount(row.amount, by)}.`}</Small>
+      <StoredForm
+        named
+        stored={known ?? { id: newId('stored'), name, by, left, packet: null, price: null }}
+        onSave={onSave}
+      />
     </>
   );
 }

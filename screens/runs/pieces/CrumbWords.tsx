@@ -259,7 +259,9 @@ function PartWords({
             label="Sheet"
             title="Which sheet"
             gone="a sheet that is gone"
-            detail={(item) => `${item.lengthMm} by ${item.widthMm} mm`}
+            detail={(item) =>
+              `${showText(item.lengthMm, 'mm', style)} by ${showText(item.widthMm, 'mm', style)}`
+            }
             onChoose={(sheetId) => onChange({ ...part, sheetId })}
             after=","
           />

@@ -1,6 +1,7 @@
 import type { CubeLine } from '../../../core/exchange/documents';
 
-import { useKitchen } from '../../../state/store';
+import { showText } from '../../../core/quantity';
+import { useKitchen, useNumberStyle } from '../../../state/store';
 
 import { ChoiceValue, Words } from '../../../ui/sentence';
 import {
@@ -40,6 +41,7 @@ export function FondantField({
 }
 
 export function CubeWords({ line, set }: LineProps<CubeLine>) {
+  const style = useNumberStyle();
   const { sheets = [] } = useKitchen();
   const number = (value: number, over: (n: number) => Partial<CubeLine>, label: string, text: string) => (
     <ChoiceValue
@@ -66,7 +68,9 @@ export function CubeWords({ line, set }: LineProps<CubeLine>) {
         label="Sheet"
         title="Which sheet"
         gone="a sheet that is gone"
-        detail={(item) => `${item.owned} × ${item.lengthMm} by ${item.widthMm} mm, ${item.depthMm} mm deep`}
+        detail={(item) =>
+          `${item.owned} × ${showText(item.lengthMm, 'mm', style)} by ${showText(item.widthMm, 'mm', style)}, ${showText(item.depthMm, 'mm', style)} deep`
+        }
         onChoose={(sheetId) => set('Sheet', { sheetId })}
         after=","
       />

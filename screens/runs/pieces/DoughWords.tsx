@@ -1,6 +1,7 @@
-import type { CakesicleLine, PopLine, PortionSize } from '../../../core/exchange/documents';
+import type { CakesicleLine, KitchenDoc, PopLine, PortionSize } from '../../../core/exchange/documents';
+import { scoopsOf } from '../../../core/plan/scoops';
 
-import { showText } from '../../../core/quantity';
+import { showText, type NumberStyle } from '../../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../../state/store';
 
 import { ChoiceValue, Sentence, Words, type Choice } from '../../../ui/sentence';
@@ -10,17 +11,19 @@ import { OnHandField, StockField } from './stockFields';
 import { Dough } from './CrumbWords';
 import { CHOCOLATES, CoatWords, chocolateName } from './finish';
 
-const SIZES: readonly Choice<string>[] = [
-  { value: 'mass:15', title: 'by weight: 15 g', detail: 'One bite.' },
-  { value: 'mass:25', title: 'by weight: 25 g', detail: 'Usual on a stick.' },
-  { value: 'mass:35', title: 'by weight: 35 g', detail: 'Large: wants a firm bind.' },
-  { value: 'diameter:30', title: '30 mm across' },
-  { value: 'diameter:35', title: '35 mm across' },
-  { value: 'diameter:40', title: '40 mm across' },
-  { value: 'scoop:60', title: 'a level scoop, number 60' },
-  { value: 'scoop:50', title: 'a level scoop, number 50' },
-  { value: 'scoop:40', title: 'a level scoop, number 40' },
-  { value: 'scoop:30', title: 'a level scoop, number 30' },
+/** How large a pop may be: by weight, across, or by a scoop of the kitchen. */
+const sizesOf = (kitchen: KitchenDoc, style: NumberStyle): readonly Choice<string>[] => [
+  ...[
+    { massG: 15, detail: 'One bite.' },
+    { massG: 25, detail: 'Usual on a stick.' },
+    { massG: 35, detail: 'Large: wants a firm bind.' },
+  ].map(({ massG, detail }) => ({
+    value: `mass:${massG}`,
+    title: `by weight: ${showText(massG, 'g', style)}`,
+    detail,
+  })),
+  ...[30, 35, 40].map((mm) => ({ value: `diameter:${mm}`, title: `${showText(mm, 'mm', style)} across` })),
+  ...scoopsOf(kitchen).map(({ number, name }) => ({ value: `scoop:${number}`, title: name })),
 ];
 
 function sizeOf(choice: string): PortionSize {
@@ -31,6 +34,7 @@ function sizeOf(choice: string): PortionSize {
 }
 
 export function PopWords({ run, line, set }: LineProps<PopLine>) {
+  const kitchen = useKitchen();
   const style = useNumberStyle();
   const { size } = line;
   const key =
@@ -71,7 +75,7 @@ export function PopWords({ run, line, set }: LineProps<PopLine>) {
           title="How large"
           value={key}
           text={sizeText}
-          choices={SIZES}
+          choices={() => sizesOf(kitchen, style)}
           onChoose={(choice) => set('Size', { size: sizeOf(choice), stated: noPortion(line.stated) })}
           after="."
         />
@@ -113,7 +117,7 @@ export function CakesicleWords({ run, line, set }: LineProps<CakesicleLine>) {
           title="Which mould"
           gone="a mould that is gone"
           detail={(item) =>
-            `${item.owned} × ${item.cavities} cavities, ${item.lengthMm} by ${item.widthMm} mm, ${item.depthMm} mm deep`
+            `${item.owned} × ${item.cavities} cavities, ${showText(item.lengthMm, 'mm', style)} by ${showText(item.widthMm, 'mm', style)}, ${showText(item.depthMm, 'mm', style)} deep`
           }
           onChoose={(mouldId) => set('Mould', { mouldId, stated: noPortion(line.stated) })}
           after=","
@@ -132,7 +136,7 @@ export function CakesicleWords({ run, line, set }: LineProps<CakesicleLine>) {
         <MeasureField
           testID="value-shell"
           label="Shell, thick"
-          hint="Both coats together. Under 1.2 mm it cracks when it comes out; over 2.5 mm it is hard to bite."
+          hint={`Both coats together. Under ${showText(1.2, 'mm', style)} it cracks when it comes out; over ${showText(2.5, 'mm', style)} it is hard to bite.`}
           value={line.shellMm}
           unit="mm"
           min={0.6}

@@ -17,6 +17,7 @@ import { LineFault } from '../RunFrame';
 import { STYLE_WORDS } from '../words';
 import { CakesicleWords, PopWords } from './DoughWords';
 import { CountField, setterOf } from './fields';
+import { KeepPiece } from './KeepPiece';
 import { Lots } from './Lots';
 import { CubeWords } from './CubeWords';
 import { MugWords } from './MugWords';
@@ -84,6 +85,7 @@ function LineCardBody({ run, planned, draw }: LineCardProps) {
             }
           />
         ) : null}
+        <KeepPiece line={line} />
         {run.lines.length > 1 ? (
           <QuietAction
             title="Take this line out"

@@ -9,6 +9,7 @@ import { COLOUR_DEPTH, type ColourDepth } from '../../../core/process/frost.tabl
 import { readNumberField, showText } from '../../../core/quantity';
 import { newId } from '../../../state/ids';
 import { changeLineOf, useNumberStyle } from '../../../state/store';
+import { useTypedMass } from '../../../state/typedMass';
 import { Chip, Chips, MainAction, QuietAction } from '../../../ui/actions';
 import { FieldFault } from '../../../ui/fieldFault';
 import { Icon } from '../../../ui/icons';
@@ -292,8 +293,10 @@ function ToppingFields({
 }) {
   const { line } = useTokens();
   const { what } = topping;
-  const amount = topping.by === 'each' ? topping.eachG : Math.round(topping.share * 100);
-  const [text, setText] = useState(String(amount));
+  const mass = useTypedMass();
+  const [text, setText] = useState(
+    topping.by === 'each' ? mass.write(topping.eachG) : String(Math.round(topping.share * 100)),
+  );
   return (
     <View style={{ borderLeftWidth: 4, borderLeftColor: line, paddingLeft: space(1.5), gap: space(1) }}>
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
@@ -312,7 +315,7 @@ function ToppingFields({
           title="so much on each"
           selected={topping.by === 'each'}
           onPress={() => {
-            setText('1');
+            setText(mass.write(1));
             onChange({ by: 'each', what, eachG: 1 });
           }}
         />
@@ -330,15 +333,18 @@ function ToppingFields({
       </Chips>
       <TextInput
         mode="outlined"
-        label={topping.by === 'each' ? 'g on each' : '% of the piece covered'}
-        aria-label={topping.by === 'each' ? 'Grams on each' : 'Per cent covered'}
+        label={topping.by === 'each' ? `${mass.unit} on each` : '% of the piece covered'}
+        aria-label={topping.by === 'each' ? `On each, ${mass.unit}` : 'Per cent covered'}
         value={text}
         inputMode="decimal"
         onChangeText={(next) => {
           setText(next);
           // What is no number reaches the check of the whole lot and is said there.
-          const n = readNumberField(next) ?? NaN;
-          onChange(topping.by === 'each' ? { ...topping, eachG: n } : { ...topping, share: n / 100 });
+          onChange(
+            topping.by === 'each'
+              ? { ...topping, eachG: mass.read(next) ?? NaN }
+              : { ...topping, share: (readNumberField(next) ?? NaN) / 100 },
+          );
         }}
       />
     </View>

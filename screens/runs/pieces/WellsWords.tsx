@@ -114,6 +114,7 @@ function BakedInWells<L extends WellsLine>({
   set,
 }: Pick<LineProps<L>, 'line'> & { readonly set: (label: string, over: Partial<WellsLine>) => void }) {
   const kitchen = useKitchen();
+  const style = useNumberStyle();
   return (
     <>
       <FormulaField
@@ -134,7 +135,7 @@ function BakedInWells<L extends WellsLine>({
         title="Which tin"
         gone="a tin that is gone"
         detail={(item) =>
-          `${item.owned} × ${item.wells} wells, ${item.topMm} mm across and ${item.depthMm} mm deep, ${item.material}`
+          `${item.owned} × ${item.wells} wells, ${showText(item.topMm, 'mm', style)} across and ${showText(item.depthMm, 'mm', style)} deep, ${item.material}`
         }
         onChoose={(tinId) =>
           set('Tin', { tinId, stated: without(line.stated, 'well.volume', 'portion.mass') })

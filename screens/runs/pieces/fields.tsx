@@ -186,12 +186,13 @@ export function OvenTemperature({
   readonly after?: string;
   readonly onSave: (celsius: number) => void;
 }) {
+  const style = useNumberStyle();
   const formula = useDocuments((state) => formulaIn(state.docs, formulaId));
   return (
     <TemperatureValue
       testID="value-ovenC"
       celsius={ovenC ?? formula?.ovenC ?? 175}
-      hint="As for an oven without a fan; where the fan runs, the dial goes 20 °C lower and the sums say so."
+      hint={`As for an oven without a fan; where the fan runs, the dial goes ${showText(20, 'K', style)} lower and the sums say so.`}
       after={after}
       onSave={onSave}
     />

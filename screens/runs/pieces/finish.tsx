@@ -137,7 +137,9 @@ export function CoatWords({
         label="Vessel"
         title="Where it is dipped"
         gone="a vessel that is gone"
-        detail={(item) => `${item.diameterMm} mm across, ${item.depthMm} mm deep`}
+        detail={(item) =>
+          `${showText(item.diameterMm, 'mm', style)} across, ${showText(item.depthMm, 'mm', style)} deep`
+        }
         onChoose={(vesselId) => set('Vessel', { vesselId })}
         after=","
       />

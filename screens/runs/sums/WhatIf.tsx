@@ -4,7 +4,7 @@ import type { RunDoc } from '../../../core/exchange/documents';
 import type { LinePlan } from '../../../core/plan';
 import { shareLots } from '../../../core/plan/offers';
 import { differencesOf, questionsOf, type Alternative, type Question } from '../../../core/plan/whatIf';
-import { join, show } from '../../../core/quantity';
+import { inStyle, join, show } from '../../../core/quantity';
 import { useNow } from '../../../state/clock';
 import { planTried } from '../../../state/plans';
 import { changeLineOf, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
@@ -44,6 +44,7 @@ function Questions({
   questions,
   onTaken,
 }: Part & { readonly questions: readonly Question[]; readonly onTaken: () => void }) {
+  const style = useNumberStyle();
   const [id, setId] = useState(questions[0]?.id ?? '');
   const question = questions.find((one) => one.id === id) ?? questions[0];
   return (
@@ -61,7 +62,7 @@ function Questions({
           alternative={alternative}
           onTake={() => {
             onTaken();
-            changeLineOf(`${question.title}: ${alternative.title}`, run, plan.line.id, () =>
+            changeLineOf(`${question.title}: ${inStyle(alternative.title, style)}`, run, plan.line.id, () =>
               shareLots(alternative.line),
             );
           }}
@@ -95,10 +96,11 @@ function AlternativeRow({
     ({ before, after }) =>
       `${before.label}: ${join(show(before.value, before.unit, style))} → ${join(show(after.value, after.unit, style))}`,
   );
+  const title = inStyle(alternative.title, style);
   const body = (
     <View style={{ flex: 1 }}>
-      <Strong>{alternative.title}</Strong>
-      {alternative.detail ? <Small>{alternative.detail}</Small> : null}
+      <Strong>{title}</Strong>
+      {alternative.detail ? <Small>{inStyle(alternative.detail, style)}</Small> : null}
       {alternative.now ? <Small>As it is now.</Small> : null}
       {fault ? <Body style={{ color: warn }}>{fault}</Body> : null}
       {words.map((one) => (
@@ -107,7 +109,7 @@ function AlternativeRow({
       {!alternative.now && !fault && words.length === 0 ? <Small>Nothing to speak of changes.</Small> : null}
       {fresh.map(({ fault: one }) => (
         <Body key={one} style={{ color: warn }}>
-          {one.replace(/[{}]/g, '')}
+          {inStyle(one, style)}
         </Body>
       ))}
     </View>
@@ -124,7 +126,7 @@ function AlternativeRow({
   if (alternative.now || fault)
     return <View style={[box, alternative.now && { backgroundColor: carnelianSoft }]}>{body}</View>;
   return (
-    <Tap onPress={onTake} label={`${alternative.title}. ${words.join('. ')}. Take it`} style={box}>
+    <Tap onPress={onTake} label={`${title}. ${words.join('. ')}. Take it`} style={box}>
       {body}
       <Icon name="next" color={inkSoft} size={20} />
     </Tap>
