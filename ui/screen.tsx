@@ -7,6 +7,10 @@ import { Tap } from './tap';
 import { Heading, Small } from './text';
 import { WIDE, space, useTokens } from './theme';
 
+/** Letters of a title from which on it is set smaller. */
+const LONG_TITLE = 32;
+const LONG = { fontSize: 22, lineHeight: 28 } as const;
+
 export const useWide = (): boolean => useWindowDimensions().width >= WIDE;
 
 interface ScreenProps {
@@ -51,7 +55,10 @@ export function Screen({
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(0.5) }}>
           {onBack ? <IconTap name="back" label="Back" onPress={onBack} /> : null}
           <View style={{ flex: 1 }}>
-            <Heading level={1}>{title}</Heading>
+            {/* A long name is set smaller, so that the work keeps its place. */}
+            <Heading level={1} numberOfLines={3} style={title.length > LONG_TITLE ? LONG : undefined}>
+              {title}
+            </Heading>
             {under ? <Small>{under}</Small> : null}
           </View>
           {actions}

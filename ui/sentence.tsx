@@ -158,8 +158,10 @@ function OpenChoices<T extends string>({
 const STYLES = StyleSheet.create({
   sentence: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: space(0.75) },
   words: { fontSize: 19, lineHeight: 48 },
-  kept: { flexDirection: 'row', alignItems: 'center', flexShrink: 1 },
-  value: { minWidth: 0, paddingHorizontal: 2 },
+  kept: { flexDirection: 'row', alignItems: 'flex-end', flexShrink: 1, maxWidth: '100%' },
+  value: { minWidth: 0, maxWidth: '100%', paddingHorizontal: 2 },
+  // Beside a comma that stays with it.
+  shrinking: { minWidth: 0, flexShrink: 1, paddingHorizontal: 2 },
   text: {
     fontFamily: FONT.sansStrong,
     fontSize: 22,

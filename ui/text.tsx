@@ -9,10 +9,16 @@ interface TextProps {
   readonly numberOfLines?: number;
 }
 
-export function Heading({ children, level = 2, style }: TextProps & { readonly level?: 1 | 2 | 3 }) {
+export function Heading({
+  children,
+  level = 2,
+  style,
+  numberOfLines,
+}: TextProps & { readonly level?: 1 | 2 | 3 }) {
   return (
     <PlainText
       role="heading"
+      numberOfLines={numberOfLines}
       // Sections stand right under the screen's title, however large they are set.
       aria-level={level === 1 ? 1 : 2}
       style={[STYLES.heading, HEADINGS[level], style]}
@@ -31,9 +37,9 @@ export function Body({ children, style, soft = false, numberOfLines }: TextProps
 }
 
 /** A small line under or beside a figure. */
-export function Small({ children, style, soft = true }: TextProps) {
+export function Small({ children, style, soft = true, numberOfLines }: TextProps) {
   return (
-    <Body soft={soft} style={[STYLES.small, style]}>
+    <Body soft={soft} numberOfLines={numberOfLines} style={[STYLES.small, style]}>
       {children}
     </Body>
   );

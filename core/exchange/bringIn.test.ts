@@ -163,6 +163,19 @@ describe('a run file', () => {
     expect(values(counts(all))).toEqual(values(counts(file)));
   });
 
+  it('adds nothing where what is there was written with its fields in another order', () => {
+    const file = FAMILY_FILES.evening as RunFile;
+    const turned = <T extends object>(doc: T): T => Object.fromEntries(Object.entries(doc).reverse()) as T;
+    const has = {
+      kitchen: { ...file.kitchen, tins: file.kitchen.tins.map(turned) },
+      formulas: file.formulas.map(turned),
+      runIds: new Set<string>(),
+    };
+    const merged = mergeRunFile(file, has, (kind) => `new-${kind}`);
+    expect(merged.added).toEqual([]);
+    expect(merged.kitchen).toBe(has.kitchen);
+  });
+
   it('adds nothing where all of it is there', () => {
     const file = FAMILY_FILES.pops as RunFile;
     const merged = mergeRunFile(

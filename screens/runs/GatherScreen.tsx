@@ -48,7 +48,9 @@ export function GatherScreen({ id }: { readonly id: string }) {
             <Chip title="Weigh out" selected={view === 'weigh'} onPress={() => setView('weigh')} />
             <Chip title="Shopping" selected={view === 'shop'} onPress={() => setView('shop')} />
           </Chips>
-          {whole.lines.map((line) => (line.planned ? null : <LineFault key={line.line.id} line={line} />))}
+          {whole.lines.map((line) =>
+            line.planned ? null : <LineFault key={line.line.id} line={line} named={run.lines.length > 1} />,
+          )}
           {whole.fault ? <Notice fault={whole.fault.fault} mend={whole.fault.mend} /> : null}
           {view === 'weigh' ? (
             <WeighList run={run} whole={whole} />

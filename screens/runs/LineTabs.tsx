@@ -45,7 +45,7 @@ export function LineTabs({ run, lineId }: { readonly run: RunDoc; readonly lineI
             }}
           >
             <Strong>{`${line.count} ${pieceWords(line)}`}</Strong>
-            <Small>{of}</Small>
+            <Small numberOfLines={1}>{of}</Small>
           </Tap>
         );
       })}

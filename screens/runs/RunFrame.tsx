@@ -17,6 +17,7 @@ import { LineCut } from './LineCut';
 import { LineTabs } from './LineTabs';
 import { RunList } from './RunList';
 import { STAGES, stageHref, type Stage } from './stages';
+import { pieceWords } from './words';
 
 interface RunFrameProps {
   readonly id: string;
@@ -74,12 +75,22 @@ export function RunFrame({ id, stage, foot, children, ofLine = false }: RunFrame
 }
 
 /** What keeps a line from being planned, and the way to mend it. */
-export function LineFault({ line }: { readonly line: Unplanned }) {
+export function LineFault({
+  line,
+  named = false,
+}: {
+  readonly line: Unplanned;
+  /** Say which line it is, where several are looked at together. */
+  readonly named?: boolean;
+}) {
   const router = useRouter();
   const { fault, formula } = line;
   return (
     <>
-      <Notice fault={fault.fault} mend={fault.mend} />
+      <Notice
+        fault={named ? `${line.line.count} ${pieceWords(line.line)}: ${fault.fault}` : fault.fault}
+        mend={fault.mend}
+      />
       {fault.field === 'formula' && formula ? (
         <MainAction
           title="Open the formula"
