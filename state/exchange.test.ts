@@ -1,8 +1,9 @@
 import { bringIn } from '../core/exchange/bringIn';
 import type { RunDoc } from '../core/exchange/documents';
 import { FAMILY_FILES } from '../demo/families';
-import { kitchenIn, runIn, runsIn } from './documents';
-import { bring, fileName, runFileText } from './exchange';
+import { pieceOf } from '../core/exchange/pieceDoc';
+import { kitchenIn, piecesIn, runIn, runsIn } from './documents';
+import { bring, fileName, pieceFileText, runFileText } from './exchange';
 import { loadPlanner } from './plans';
 import { changeLines, useDocuments } from './store';
 
@@ -26,6 +27,21 @@ describe('what is brought in', () => {
     expect(useDocuments.getState().undoable.length).toBe(Math.min(steps + 1, 40));
     useDocuments.getState().undo();
     expect(runIn(docs(), 'run-cakesicles')).toBeNull();
+  });
+
+  it('takes a whole piece, under an id of its own where one is there, and undoes it', () => {
+    const [line] = FAMILY_FILES.cakesicles?.run.lines ?? [];
+    if (!line) throw new Error('the demo has moulded pieces');
+    const piece = pieceOf(line, { id: 'piece-1', name: 'For the gate' });
+    const outcome = bring(pieceFileText(piece));
+    expect(outcome).toMatchObject({ ok: true, words: '“For the gate” is in, under Formulas.' });
+    bring(pieceFileText({ ...piece, name: 'Another' }));
+    expect(piecesIn(docs()).map(({ name }) => name)).toEqual(['Another', 'For the gate']);
+    expect(piecesIn(docs()).find(({ name }) => name === 'For the gate')).toEqual(piece);
+    useDocuments.getState().undo();
+    useDocuments.getState().undo();
+    expect(piecesIn(docs())).toEqual([]);
+    expect(fileName(piece.name, 'piece')).toBe('For-the-gate.piece.json');
   });
 
   it('stands beside a run of the same id', () => {

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { Children, type ReactNode } from 'react';
 import { ScrollView, View, useWindowDimensions } from 'react-native';
 import { useDocuments } from '../state/store';
 import { StoneBands } from './card';
@@ -106,6 +106,19 @@ export function Screen({
           <View style={{ maxWidth: wide ? 696 : undefined, gap: space(1) }}>{foot}</View>
         </View>
       ) : null}
+    </View>
+  );
+}
+
+/** Cards one under another; where there is room, two beside each other. */
+export function Columns({ children }: { readonly children: ReactNode }) {
+  const wide = useWide();
+  if (!wide) return children;
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(2), alignItems: 'flex-start' }}>
+      {Children.map(children, (child) => (
+        <View style={{ flexBasis: 420, flexGrow: 1, maxWidth: 580 }}>{child}</View>
+      ))}
     </View>
   );
 }

@@ -1,6 +1,7 @@
 import type { KitchenDoc, Line, RunDoc } from '../exchange/documents';
 import { finishing } from '../exchange/references';
 import type { Fault } from '../quantity';
+import { coldRoomOf, coldWords } from './cold';
 import { bowlsOf, type Bowl } from './bowls';
 import type { TimedStep } from './chain';
 import type { LinePlan, RunPlan } from './plan';
@@ -191,18 +192,12 @@ export function preparationsOf(run: RunDoc, whole: RunPlan, kitchen: KitchenDoc)
         `${mould?.name ?? 'Mould'}: warm water, no abrasive, dried and polished with a soft cloth.`,
         start,
       );
-      add('cold', 'Room in the freezer for the filled moulds, level.', start);
     }
     if (line.family === 'pop') {
       add('line', 'A tray lined with paper for the portions, and one for the finished pieces.', start);
-      add(
-        'cold',
-        line.coat?.school === 'frozen'
-          ? 'Room in the freezer for the tray.'
-          : 'Room in the fridge for the tray.',
-        start,
-      );
     }
+    const cold = coldRoomOf(plan, kitchen);
+    if (cold) add('cold', coldWords(cold), start);
     if (line.family === 'cupcake') {
       const tin = kitchen.tins.find(({ id }) => id === line.tinId)?.name ?? 'the tin';
       const cased = line.liner && line.liner !== 'none';

@@ -8,7 +8,7 @@ import { useDocuments, useNumberStyle, useScreen } from '../../state/store';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Icon } from '../../ui/icons';
-import { Screen } from '../../ui/screen';
+import { Columns, Screen } from '../../ui/screen';
 import { Tap } from '../../ui/tap';
 import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
@@ -25,6 +25,7 @@ export function FormulasScreen() {
   return (
     <Screen
       title="Formulas"
+      broad
       foot={<MainAction title="New formula" icon="plus" onPress={() => router.navigate('/formulas/new')} />}
     >
       {formulas.length === 0 ? (
@@ -35,28 +36,30 @@ export function FormulasScreen() {
           </Body>
         </Card>
       ) : null}
-      {formulas.map((formula) => {
-        const read = readOnce(formula);
-        return (
-          <Tap
-            key={formula.id}
-            role="link"
-            label={formula.name}
-            onPress={() => router.navigate({ pathname: '/formulas/[id]', params: { id: formula.id } })}
-            style={{ backgroundColor: raised, borderRadius: 18, padding: space(2) }}
-          >
-            <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(1) }}>
-              <View style={{ flex: 1 }}>
-                <Strong style={{ fontSize: 19 }}>{formula.name}</Strong>
-                <Small>{`${METHODS[formula.method].name}, ${showText(read.massG, 'g', style)} a batch, ${showText(formula.ovenC, '°C', style)}`}</Small>
-                {read.unread > 0 ? <Small style={{ color: warn }}>{`${read.unread} to mend`}</Small> : null}
+      <Columns>
+        {formulas.map((formula) => {
+          const read = readOnce(formula);
+          return (
+            <Tap
+              key={formula.id}
+              role="link"
+              label={formula.name}
+              onPress={() => router.navigate({ pathname: '/formulas/[id]', params: { id: formula.id } })}
+              style={{ backgroundColor: raised, borderRadius: 18, padding: space(2) }}
+            >
+              <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(1) }}>
+                <View style={{ flex: 1 }}>
+                  <Strong style={{ fontSize: 19 }}>{formula.name}</Strong>
+                  <Small>{`${METHODS[formula.method].name}, ${showText(read.massG, 'g', style)} a batch, ${showText(formula.ovenC, '°C', style)}`}</Small>
+                  {read.unread > 0 ? <Small style={{ color: warn }}>{`${read.unread} to mend`}</Small> : null}
+                </View>
+                <Icon name="next" color={inkSoft} />
               </View>
-              <Icon name="next" color={inkSoft} />
-            </View>
-            <Shares lines={read.lines} />
-          </Tap>
-        );
-      })}
+              <Shares lines={read.lines} />
+            </Tap>
+          );
+        })}
+      </Columns>
       <Pieces />
       <QuietAction
         title="Bring in a formula"

@@ -12,7 +12,7 @@ import { changeKitchen, useDocuments, useKitchen } from '../../state/store';
 import { localNow } from '../../state/time';
 import { Chip, Chips, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
-import { Screen } from '../../ui/screen';
+import { Columns, Screen } from '../../ui/screen';
 import { Body, Heading, Small } from '../../ui/text';
 import { TextSheet, nameFault } from '../../ui/textSheet';
 import { OvenCard } from './OvenCard';
@@ -41,7 +41,7 @@ export function KitchenScreen() {
   const kitchen = useKitchen();
   const [part, setPart] = useState<Part>('numbers');
   return (
-    <Screen title="Kitchen" under={kitchen.name}>
+    <Screen title="Kitchen" under={kitchen.name} broad>
       <Chips label="Part of the kitchen">
         {PARTS.map((one) => (
           <Chip
@@ -100,18 +100,21 @@ function Tins({ kitchen, put }: PartProps) {
   return (
     <>
       <Heading level={3}>Tins</Heading>
-      {kitchen.tins.map((tin) => (
-        <TinCard
-          key={tin.id}
-          tin={tin}
-          onChange={putTin}
-          onRemove={
-            kitchen.tins.length > 1
-              ? () => put(`Take out ${tin.name}`, { tins: kitchen.tins.filter((item) => item.id !== tin.id) })
-              : null
-          }
-        />
-      ))}
+      <Columns>
+        {kitchen.tins.map((tin) => (
+          <TinCard
+            key={tin.id}
+            tin={tin}
+            onChange={putTin}
+            onRemove={
+              kitchen.tins.length > 1
+                ? () =>
+                    put(`Take out ${tin.name}`, { tins: kitchen.tins.filter((item) => item.id !== tin.id) })
+                : null
+            }
+          />
+        ))}
+      </Columns>
       {first ? (
         <QuietAction
           title="Another tin"
@@ -139,18 +142,20 @@ function Ovens({ kitchen, put }: PartProps) {
   return (
     <>
       <Heading level={3}>Ovens</Heading>
-      {ovens.map((oven) => (
-        <OvenCard
-          key={oven.id}
-          oven={oven}
-          onChange={putOven}
-          onRemove={
-            ovens.length > 1
-              ? () => put(`Take out ${oven.name}`, { ovens: ovens.filter(({ id }) => id !== oven.id) })
-              : null
-          }
-        />
-      ))}
+      <Columns>
+        {ovens.map((oven) => (
+          <OvenCard
+            key={oven.id}
+            oven={oven}
+            onChange={putOven}
+            onRemove={
+              ovens.length > 1
+                ? () => put(`Take out ${oven.name}`, { ovens: ovens.filter(({ id }) => id !== oven.id) })
+                : null
+            }
+          />
+        ))}
+      </Columns>
       {ovens.length < 12 ? (
         <QuietAction
           title="Another oven"

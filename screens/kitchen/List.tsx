@@ -1,5 +1,6 @@
 import type { KitchenDoc } from '../../core/exchange/documents';
 import { QuietAction } from '../../ui/actions';
+import { Columns } from '../../ui/screen';
 import { Heading } from '../../ui/text';
 import type { ThingNumber } from './ThingCard';
 
@@ -30,21 +31,23 @@ export function List<T extends { readonly id: string; readonly name: string }>({
   return (
     <>
       <Heading level={3}>{title}</Heading>
-      {things.map((thing) =>
-        card(
-          thing,
-          (next) =>
-            onChange(
-              next.name,
-              things.map((one) => (one.id === thing.id ? next : one)),
-            ),
-          () =>
-            onChange(
-              `Take out ${thing.name}`,
-              things.filter(({ id }) => id !== thing.id),
-            ),
-        ),
-      )}
+      <Columns>
+        {things.map((thing) =>
+          card(
+            thing,
+            (next) =>
+              onChange(
+                next.name,
+                things.map((one) => (one.id === thing.id ? next : one)),
+              ),
+            () =>
+              onChange(
+                `Take out ${thing.name}`,
+                things.filter(({ id }) => id !== thing.id),
+              ),
+          ),
+        )}
+      </Columns>
       <QuietAction title={another} icon="plus" onPress={() => onChange(another, [...things, fresh()])} />
     </>
   );

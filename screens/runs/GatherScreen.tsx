@@ -5,6 +5,7 @@ import { ALLERGEN_NAMES } from '../../core/caution/allergens.table';
 import type { RunDoc } from '../../core/exchange/documents';
 import { bowlsOf, tickKey, ticksOf, withTicks } from '../../core/plan/bowls';
 import { gatherOf, preparationsOf, sharedNutFaults, type Preparation } from '../../core/plan/gather';
+import { coldFault } from '../../core/plan/cold';
 import { inStyle } from '../../core/quantity';
 import { useNow } from '../../state/clock';
 import type { RunPlan } from '../../state/plans';
@@ -80,10 +81,11 @@ function WeighList({ run, whole }: { readonly run: RunDoc; readonly whole: RunPl
       .filter(({ id, place }) => (place === 'gather' || place === 'mix') && id !== 'allergens')
       .map((caution) => [caution.id, caution]),
   );
+  const colds = plans.flatMap((plan) => coldFault(plan, kitchen) ?? []);
   return (
     <>
       <First run={run} preparations={preparationsOf(run, whole, kitchen)} />
-      {sharedNutFaults(run, whole).map(({ fault, mend }) => (
+      {[...sharedNutFaults(run, whole), ...colds].map(({ fault, mend }) => (
         <Notice key={fault} fault={fault} mend={mend} />
       ))}
       {gatherOf(run, whole).map((group) => (

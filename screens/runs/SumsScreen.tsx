@@ -4,8 +4,9 @@ import type { RunDoc } from '../../core/exchange/documents';
 import type { LinePlan } from '../../core/plan';
 import { keepingWords } from '../../core/caution/keeping';
 import { FIRST_LOOK_SHARE } from '../../core/process/oven.table';
+import { coldFault } from '../../core/plan/cold';
 import { inStyle } from '../../core/quantity';
-import { useNumberStyle } from '../../state/store';
+import { useKitchen, useNumberStyle } from '../../state/store';
 import { clockText } from '../../state/time';
 import { MainAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -55,12 +56,13 @@ export function SumsScreen({ id }: { readonly id: string }) {
 
 function LineSums({ run, plan, third, width }: Part & { readonly third: boolean; readonly width: number }) {
   const style = useNumberStyle();
+  const cold = coldFault(plan, useKitchen());
   const well = wellOf(plan);
   const batter = plan.has('batter.mixed');
   return (
     <>
       {third ? null : <LineCut plan={plan} width={Math.min(width - 32, 420)} height={210} />}
-      {plan.warnings.map(({ fault, mend }) => (
+      {[...plan.warnings, ...(cold ? [cold] : [])].map(({ fault, mend }) => (
         <Notice key={fault} fault={inStyle(fault, style)} mend={inStyle(mend, style)} />
       ))}
       {well ? <SectionCard run={run} plan={plan} section={well} /> : null}

@@ -1,5 +1,6 @@
+import { cleanup } from '@testing-library/react';
 import { useDocuments, useScreen } from '../../state/store';
-import type { CubeLine, MugLine, PopLine } from '../../core/exchange/documents';
+import type { CubeLine, MugLine, PieceDoc, PopLine, RunDoc } from '../../core/exchange/documents';
 import { FAMILY_FILES } from '../../demo/families';
 import { BringIn } from '../exchange/BringIn';
 import {
@@ -248,6 +249,52 @@ describe('starting and bringing in', () => {
     undo();
     tap('button', 'Start');
     expect(router.replace).toHaveBeenCalledTimes(1);
+  });
+
+  it('keeps a line as a whole piece, and starts runs and lines of it with all that was chosen', () => {
+    open(<PiecesScreen id={TABLE} />);
+    const before = table().lines[0];
+    fireEvent.click(first('button', 'Keep as a piece'));
+    put('', 'Save');
+    expect(words(dialog().getByRole('alert'))).toMatch(/name/i);
+    put('Pops for the gate', 'Save');
+    const piece = () =>
+      Object.values(useDocuments.getState().docs).find((doc): doc is PieceDoc => doc.kind === 'piece');
+    expect(piece()).toMatchObject({ name: 'Pops for the gate', line: { family: 'pop', stated: {} } });
+    // Another line of it, in the same run.
+    tap('button', 'Another line');
+    choose(/^Pops for the gate/);
+    const added = table().lines.at(-1);
+    expect({ ...added, id: '' }).toEqual({ ...before, id: '', stated: {}, ticks: [] });
+    undo();
+    cleanup();
+    // A run of fewer: its lots give way.
+    open(<NewRunScreen piece="pop" formula={piece()?.id} />);
+    tap('radio', '12');
+    tap('radio', /16:00, Saturday/);
+    tap('button', 'Start');
+    const started = Object.values(useDocuments.getState().docs).find(
+      (doc): doc is RunDoc => doc.kind === 'run' && doc.name.startsWith('Pops for the gate'),
+    );
+    const [line] = started?.lines ?? [];
+    expect(line).toMatchObject({ family: 'pop', count: 12 });
+    expect((line?.lots ?? []).reduce((sum, lot) => sum + lot.count, 0)).toBeLessThanOrEqual(12);
+  });
+
+  it('says where the fridge is too small for a tray of pops', () => {
+    act(() => {
+      const { docs, change } = useDocuments.getState();
+      const kitchen = docs.kitchen;
+      if (kitchen?.kind === 'kitchen') change('Room', { kitchen: { ...kitchen, fridgeTrays: 1 } });
+    });
+    open(<SumsScreen id={TABLE} />);
+    // 36 pops of 25 g are 35 mm across: 24 on a tray.
+    expect(screen.getByText('2 trays for the fridge at once, and it takes 1: 2 goes.')).toBeTruthy();
+    cleanup();
+    open(<GatherScreen id={TABLE} />);
+    expect(
+      screen.getByText(/^Room in the fridge for 2 trays of about 300 mm by 200 mm, 24 on each/),
+    ).toBeTruthy();
   });
 
   it('lists a tile for every family', () => {
