@@ -78,9 +78,11 @@ function memoryOf(runId: string, { PlanMemory }: typeof Planning): Planning.Plan
   return known;
 }
 
-/** Plans a run that is only thought of: another tin, another school. Never kept. */
+/** Plans a run that is only thought of: another tin, another school. Never kept; its memory is not the run's own. */
 export function planTried(run: RunDoc, docs: Docs, now: number): RunPlan | null {
-  return planning ? planning.planWhole(fileOf(run, docs, now), null, memoryOf(run.id, planning)) : null;
+  return planning
+    ? planning.planWhole(fileOf(run, docs, now), null, memoryOf(`${run.id} tried`, planning))
+    : null;
 }
 
 /** What can be made of what is there; null until the planner is in. */

@@ -1,9 +1,9 @@
 import { FAMILY_FILES } from '../../demo/families';
-import type { Line, RunDoc, RunFile, StoredDoc } from '../exchange/documents';
+import type { KitchenDoc, Line, RunDoc, RunFile, StoredDoc } from '../exchange/documents';
 import { bowlsOf, tickKey, ticksOf, withTicks } from './bowls';
 import { gatherOf, preparationsOf, sharedNutFaults } from './gather';
 import { planWhole } from './plan';
-import { keyOf, needsOf, shoppingOf } from './shopping';
+import { keyOf, lineCosts, needsOf, shoppingOf } from './shopping';
 
 const EVENING = FAMILY_FILES.evening as RunFile;
 const whole = planWhole(EVENING);
@@ -140,5 +140,40 @@ describe('the shopping list', () => {
     expect(list.usedCost).toBeCloseTo(row.used ?? NaN, 9);
     expect(list.unpriced).toBe(list.rows.length - 1);
     expect(list.pieces).toBeGreaterThan(200);
+  });
+
+  describe('by line', () => {
+    const priced: KitchenDoc = {
+      ...EVENING.kitchen,
+      store: [
+        { id: 's1', name: 'Plain flour', by: 'g', left: 0, packet: 1000, price: 2 },
+        { id: 's2', name: 'Butter', by: 'g', left: 0, packet: 250, price: 3 },
+        { id: 's3', name: 'Dark chocolate', by: 'g', left: 0, packet: 200, price: 4 },
+      ],
+    };
+    const costs = (run: RunDoc, kitchen = priced) =>
+      lineCosts(run, planWhole({ ...EVENING, kitchen, run }), kitchen, (one) =>
+        planWhole({ ...EVENING, kitchen, run: one }),
+      );
+
+    it('comes to what the run uses, each line dearer the more it makes', () => {
+      const { run } = EVENING;
+      const all = costs(run);
+      expect(all).toHaveLength(run.lines.length);
+      const used = shoppingOf(run, planWhole({ ...EVENING, kitchen: priced }), priced).usedCost ?? NaN;
+      expect(all.reduce((sum, one) => sum + one.used, 0)).toBeCloseTo(used, 6);
+      for (const { used: cost, pieces, each } of all) expect(each * pieces).toBeCloseTo(cost, 9);
+      const [first, ...others] = run.lines;
+      if (!first) throw new Error('the evening has lines');
+      const more = costs({ ...run, lines: [{ ...first, lots: [], count: first.count * 3 }, ...others] });
+      expect(more[0]?.used).toBeGreaterThan(all[0]?.used ?? Infinity);
+    });
+
+    it('is all of it for a line alone, and nothing where nothing has a price', () => {
+      const run = { ...EVENING.run, lines: EVENING.run.lines.slice(0, 1) };
+      const used = shoppingOf(run, planWhole({ ...EVENING, kitchen: priced, run }), priced).usedCost;
+      expect(costs(run)[0]?.used).toBeCloseTo(used ?? NaN, 9);
+      expect(costs(run, { ...priced, store: [] })).toEqual([]);
+    });
   });
 });

@@ -102,6 +102,44 @@ export function shoppingOf(run: RunDoc, whole: RunPlan, kitchen: KitchenDoc): Sh
   };
 }
 
+/** What the pieces of one line cost. */
+export interface LineCost {
+  readonly lineId: string;
+  /** Of what is used up and has a price. */
+  readonly used: number;
+  readonly pieces: number;
+  readonly each: number;
+}
+
+/**
+ * What is used up in a run, shared out to its lines by what each would use up if it were made alone: a bowl that lines
+ * share has one egg rounded and one bowl scraped, and nobody can say whose. Empty where no price is known or a line
+ * cannot be planned alone.
+ * @param alone plans a run of that line and no other
+ */
+export function lineCosts(
+  run: RunDoc,
+  whole: RunPlan,
+  kitchen: KitchenDoc,
+  alone: (run: RunDoc) => RunPlan | null,
+): LineCost[] {
+  const { usedCost } = shoppingOf(run, whole, kitchen);
+  if (usedCost === null) return [];
+  const parts = run.lines.map((line) => {
+    const one = { ...run, lines: [line], stated: {} };
+    const plan = alone(one);
+    return plan?.lines[0]?.planned ? (shoppingOf(one, plan, kitchen).usedCost ?? 0) : null;
+  });
+  const total = parts.reduce<number>((sum, part) => sum + (part ?? 0), 0);
+  if (total <= 0 || parts.includes(null)) return [];
+  return whole.lines.flatMap((plan, i) => {
+    if (!plan.planned) return [];
+    const used = (usedCost * (parts[i] ?? 0)) / total;
+    const pieces = plan.figure('count.made').value;
+    return [{ lineId: plan.line.id, used, pieces, each: used / Math.max(pieces, 1) }];
+  });
+}
+
 /** What the kitchen has of it: sticks and cases have a place of their own. */
 function stored(need: Need, kitchen: KitchenDoc): StoredDoc | null {
   const found = (kitchen.store ?? []).find(

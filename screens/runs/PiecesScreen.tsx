@@ -131,7 +131,7 @@ function AnotherLine({ run }: { readonly run: RunDoc }) {
         visible={choosing}
         value={null}
         choices={[
-          ...families.map((family) => ({ value: family as string, ...FAMILY_WORDS[family] })),
+          ...families.map((family) => ({ value: family, ...FAMILY_WORDS[family] })),
           ...pieces.map(({ id, name, line }) => ({
             value: id,
             title: name,

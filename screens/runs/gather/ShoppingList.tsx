@@ -2,17 +2,19 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc, StoredDoc } from '../../../core/exchange/documents';
 import { ticksOf } from '../../../core/plan/bowls';
-import { keyOf, shoppingOf, type ShoppingRow } from '../../../core/plan/shopping';
+import { keyOf, lineCosts, shoppingOf, type ShoppingRow } from '../../../core/plan/shopping';
 import { formatNumber, showText } from '../../../core/quantity';
 import { newId } from '../../../state/ids';
-import type { RunPlan } from '../../../state/plans';
-import { changeKitchen, useKitchen, useNumberStyle } from '../../../state/store';
+import { useNow } from '../../../state/clock';
+import { planTried, type RunPlan } from '../../../state/plans';
+import { changeKitchen, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
 import { Card } from '../../../ui/card';
 import { Sheet } from '../../../ui/sheet';
 import { Tap } from '../../../ui/tap';
 import { Body, Small, Strong } from '../../../ui/text';
 import { FONT, space, useTokens } from '../../../ui/theme';
 import { StoredForm } from '../../kitchen/StoredForm';
+import { pieceWords } from '../words';
 import { toggle } from './WeighOut';
 
 /** What to buy: what the run takes, less what is in the store cupboard, in whole packets. */
@@ -32,7 +34,10 @@ export function ShoppingList({ run, whole }: { readonly run: RunDoc; readonly wh
         ))}
         {list.cost !== null && list.usedCost !== null ? (
           <View>
-            <Strong>{`${money(list.cost)} for the packets; ${money(list.usedCost)} of it is used, ${money(list.usedCost / Math.max(list.pieces, 1))} a piece over ${list.pieces}.`}</Strong>
+            <Strong>
+              {`${money(list.cost)} for the packets; ${money(list.usedCost)} of it is used${run.lines.length === 1 ? `, ${money(list.usedCost / Math.max(list.pieces, 1))} a piece over ${list.pieces}` : ''}.`}
+            </Strong>
+            {run.lines.length > 1 ? <ByLine run={run} whole={whole} /> : null}
             {list.unpriced > 0 ? (
               <Small>{`${list.unpriced} of ${list.rows.length} have no price and are not in it.`}</Small>
             ) : null}
@@ -63,6 +68,28 @@ export function ShoppingList({ run, whole }: { readonly run: RunDoc; readonly wh
           />
         ) : null}
       </Sheet>
+    </>
+  );
+}
+
+/** What the pieces of each line cost, where several lines are bought for together. */
+function ByLine({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
+  const kitchen = useKitchen();
+  const docs = useDocuments((state) => state.docs);
+  const now = useNow(60_000);
+  const { decimal } = useNumberStyle();
+  const costs = lineCosts(run, whole, kitchen, (one) => planTried(one, docs, now));
+  return (
+    <>
+      {costs.map(({ lineId, used, pieces, each }) => {
+        const line = run.lines.find(({ id }) => id === lineId);
+        return line ? (
+          <Body key={lineId} soft>
+            {`${pieces} ${pieceWords({ ...line, count: pieces })}: ${formatNumber(used, 2, decimal)}, ${formatNumber(each, 2, decimal)} each`}
+          </Body>
+        ) : null;
+      })}
+      {costs.length > 0 ? <Small>Shared bowls go by what each line would take alone.</Small> : null}
     </>
   );
 }
