@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
-import { View, type StyleProp, type ViewStyle } from 'react-native';
+import { StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
 import { Heading } from './text';
-import { space, useTokens } from './theme';
+import { COLOR, space, useTokens } from './theme';
 
 /** A section of a screen, set off by a band at its top rather than by a box. */
 export function Card({
@@ -13,16 +13,17 @@ export function Card({
   readonly children: ReactNode;
   readonly style?: StyleProp<ViewStyle>;
 }) {
-  const { raised } = useTokens();
   return (
-    <View
-      style={[{ backgroundColor: raised, borderRadius: 18, padding: space(2.5), gap: space(1.5) }, style]}
-    >
+    <View style={[STYLES.card, style]}>
       {title ? <Heading level={3}>{title}</Heading> : null}
       {children}
     </View>
   );
 }
+
+const STYLES = StyleSheet.create({
+  card: { backgroundColor: COLOR.raised, borderRadius: 18, padding: space(2.5), gap: space(1.5) },
+});
 
 /** The house's mark: a stone cut through, its bands one over another. */
 export function StoneBands({ height = 6 }: { readonly height?: number }) {

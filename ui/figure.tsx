@@ -1,5 +1,5 @@
-import type { ReactNode } from 'react';
-import { View } from 'react-native';
+import { memo, type ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Line, Rect } from 'react-native-svg';
 import { hasRange, type Figure } from '../core/figure';
 import { show, type Shown } from '../core/quantity';
@@ -7,23 +7,16 @@ import { useNumberStyle, useScreen } from '../state/store';
 import { Icon } from './icons';
 import { Tap } from './tap';
 import { Body, Small } from './text';
-import { FONT, space, useTokens } from './theme';
+import { COLOR, FONT, space, useTokens } from './theme';
 
 type Size = 'hero' | 'large' | 'line';
-const SIZE = { hero: [44, 48], large: [30, 36], line: [20, 26] } as const;
 
 /** A number as the hero it is, with its unit small beside it. */
 export function BigNumber({ shown, size = 'large' }: { readonly shown: Shown; readonly size?: Size }) {
-  const { ink, inkSoft } = useTokens();
-  const [fontSize, lineHeight] = SIZE[size];
   return (
-    <Body style={{ fontFamily: FONT.sansStrong, fontSize, lineHeight, color: ink }}>
+    <Body style={NUMBERS[size]}>
       {shown.number}
-      {shown.unit ? (
-        <Body
-          style={{ fontSize: Math.max(16, fontSize * 0.5), color: inkSoft }}
-        >{`\u2009${shown.unit}`}</Body>
-      ) : null}
+      {shown.unit ? <Body style={UNITS[size]}>{`\u2009${shown.unit}`}</Body> : null}
     </Body>
   );
 }
@@ -58,6 +51,25 @@ export function useRangeText(figure: Figure): string | null {
   return high.unit ? `${number} ${high.unit}` : number;
 }
 
+/** What of a figure shows: as long as it is the same, it need not be drawn anew with the plan round it. */
+function sameFigure(a: FigureViewProps, b: FigureViewProps): boolean {
+  const { figure: one } = a;
+  const { figure: other } = b;
+  return (
+    one.id === other.id &&
+    one.value === other.value &&
+    one.low === other.low &&
+    one.high === other.high &&
+    one.kind === other.kind &&
+    one.expected === other.expected &&
+    one.label === other.label &&
+    a.label === b.label &&
+    a.size === b.size &&
+    a.runId === b.runId &&
+    a.lineId === b.lineId
+  );
+}
+
 interface FigureViewProps {
   readonly figure: Figure;
   readonly runId: string;
@@ -68,7 +80,13 @@ interface FigureViewProps {
 }
 
 /** One figure with its label, its range if it is an estimate, a pin if it was measured. A tap asks why. */
-export function FigureView({ figure, runId, lineId, size = 'large', label }: FigureViewProps) {
+export const FigureView = memo(function FigureView({
+  figure,
+  runId,
+  lineId,
+  size = 'large',
+  label,
+}: FigureViewProps) {
   const askWhy = useScreen((state) => state.askWhy);
   const style = useNumberStyle();
   const range = useRangeText(figure);
@@ -82,15 +100,15 @@ export function FigureView({ figure, runId, lineId, size = 'large', label }: Fig
       onPress={() => askWhy(runId, lineId, figure.id)}
       label={spoken}
       testID={`figure-${figure.id}`}
-      style={{ borderRadius: 10, paddingVertical: space(0.5), alignSelf: 'flex-start', minWidth: 140 }}
+      style={STYLES.view}
     >
       <Small>{name}</Small>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(1) }}>
+      <View style={STYLES.beside}>
         <BigNumber shown={shown} size={size} />
         {measured ? <Icon name="pin" color={carnelian} size={20} /> : null}
       </View>
       {range ? (
-        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(1) }}>
+        <View style={STYLES.beside}>
           <Whisker figure={figure} width={size === 'hero' ? 120 : 64} />
           <Small>{range}</Small>
         </View>
@@ -99,14 +117,14 @@ export function FigureView({ figure, runId, lineId, size = 'large', label }: Fig
       ) : null}
     </Tap>
   );
-}
+}, sameFigure);
 
 /** The same figure as one row: label left, value right. */
-export function FigureRow({ figure, runId, lineId, label }: FigureViewProps) {
+export const FigureRow = memo(function FigureRow({ figure, runId, lineId, label }: FigureViewProps) {
   const askWhy = useScreen((state) => state.askWhy);
   const style = useNumberStyle();
   const range = useRangeText(figure);
-  const { line, carnelian } = useTokens();
+  const { carnelian } = useTokens();
   const shown = show(figure.value, figure.unit, style);
   const name = label ?? figure.label;
   return (
@@ -114,21 +132,19 @@ export function FigureRow({ figure, runId, lineId, label }: FigureViewProps) {
       onPress={() => askWhy(runId, lineId, figure.id)}
       label={`${name}: ${shown.number} ${shown.unit}${range ? `, likely ${range}` : ''}${figure.expected ? ', measured' : ''}. Why?`}
       testID={`figure-${figure.id}`}
-      style={{ borderBottomWidth: 1, borderBottomColor: line, paddingVertical: space(0.75) }}
+      style={STYLES.row}
     >
-      <View
-        style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: space(2) }}
-      >
-        <Body style={{ flex: 1 }}>{name}</Body>
+      <View style={STYLES.across}>
+        <Body style={STYLES.name}>{name}</Body>
         {figure.expected ? <Icon name="pin" color={carnelian} size={18} /> : null}
-        <View style={{ alignItems: 'flex-end' }}>
+        <View style={STYLES.value}>
           <BigNumber shown={shown} size="line" />
           {range ? <Small>{range}</Small> : null}
         </View>
       </View>
     </Tap>
   );
-}
+}, sameFigure);
 
 /** Words that hold figures: a tap asks why of the one that they rest on. */
 export function WhyTap({
@@ -151,3 +167,23 @@ export function WhyTap({
     </Tap>
   );
 }
+
+const number = { fontFamily: FONT.sansStrong } as const;
+const NUMBERS = StyleSheet.create({
+  hero: { ...number, fontSize: 44, lineHeight: 48 },
+  large: { ...number, fontSize: 30, lineHeight: 36 },
+  line: { ...number, fontSize: 20, lineHeight: 26 },
+});
+const UNITS = StyleSheet.create({
+  hero: { fontSize: 22, color: COLOR.inkSoft },
+  large: { fontSize: 16, color: COLOR.inkSoft },
+  line: { fontSize: 16, color: COLOR.inkSoft },
+});
+const STYLES = StyleSheet.create({
+  view: { borderRadius: 10, paddingVertical: space(0.5), alignSelf: 'flex-start', minWidth: 140 },
+  beside: { flexDirection: 'row', alignItems: 'center', gap: space(1) },
+  row: { borderBottomWidth: 1, borderBottomColor: COLOR.line, paddingVertical: space(0.75) },
+  across: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: space(2) },
+  name: { flex: 1 },
+  value: { alignItems: 'flex-end' },
+});
