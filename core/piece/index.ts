@@ -10,6 +10,7 @@ export {
   fingerSection,
   mouldedSection,
   mugSection,
+  scoopSection,
   onCake,
   pairSection,
 } from './section';

@@ -6,6 +6,7 @@ import {
   fingerSection,
   mouldedSection,
   mugSection,
+  scoopSection,
   onCake,
   pairSection,
 } from '.';
@@ -98,5 +99,21 @@ describe('a piece cut through', () => {
     expect(boundsOf(of(patches, 'frosting')).top).toBeGreaterThan(48);
     expect(areaOf(patches, 'layer')).toBe(250);
     expect(onCake(40, 35, { layerMm: 0, layerHalfMm: 25, core: null, frostingMl: 0 })).toEqual([]);
+  });
+});
+
+describe('a scoop', () => {
+  it('of number 40 holds 23.65 ml: half a ball of 22.4 mm', () => {
+    // ³√(3 × 23650 ÷ 2π) = 22.43.
+    const { patches, marks } = scoopSection(946 / 40);
+    const filled = patches.find(({ material }) => material === 'batter')?.points ?? [];
+    expect(Math.max(...filled.map(({ x }) => x))).toBeCloseTo(22.43, 2);
+    expect(Math.min(...filled.map(({ y }) => y))).toBeCloseTo(0, 6);
+    expect(marks[0]?.y).toBeCloseTo(22.43, 2);
+  });
+
+  it('is drawn half as wide for an eighth of the volume', () => {
+    const width = (ml: number) => Math.max(...(scoopSection(ml).patches[1]?.points.map(({ x }) => x) ?? []));
+    expect(width(80) / width(10)).toBeCloseTo(2, 9);
   });
 });

@@ -309,3 +309,22 @@ export function boxSection(widthMm: number, depthMm: number): Section {
     fill: null,
   };
 }
+
+/**
+ * A scoop filled level: half a ball of that volume, its wall round it.
+ * @param volumeMl ml of a level scoop, above 0
+ */
+export function scoopSection(volumeMl: number): Section {
+  // Half a ball of radius r holds 2/3 π r³.
+  const r = Math.cbrt((3 * volumeMl * 1000) / (2 * Math.PI));
+  const wall = 1.5;
+  const centre = { x: 0, y: r };
+  return {
+    patches: [
+      { material: 'vessel', points: ellipse(r + wall, r + wall, centre, 0.5, 1) },
+      { material: 'batter', points: ellipse(r, r, centre, 0.5, 1) },
+    ],
+    marks: [{ words: 'level', y: r, fromX: r + wall }],
+    fill: null,
+  };
+}

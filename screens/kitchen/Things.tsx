@@ -1,5 +1,5 @@
 import type { MugDoc, ScoopDoc, SheetDoc, VesselDoc } from '../../core/exchange/documents';
-import { boxSection, mugSection } from '../../core/piece';
+import { boxSection, mugSection, scoopSection } from '../../core/piece';
 import { showText } from '../../core/quantity';
 import { newId } from '../../state/ids';
 import { useNumberStyle } from '../../state/store';
@@ -144,6 +144,9 @@ export function Vessels({ kitchen, put }: KitchenProps) {
   );
 }
 
+/** Scoops are numbered by how many level ones make a US quart. */
+const QUART_ML = 946;
+
 export function Scoops({ kitchen, put }: KitchenProps) {
   const { scoops = [] } = kitchen;
   const style = useNumberStyle();
@@ -159,6 +162,14 @@ export function Scoops({ kitchen, put }: KitchenProps) {
           key={scoop.id}
           thing={scoop}
           what="scoop"
+          drawing={
+            <SectionDrawing
+              section={scoopSection(QUART_ML / scoop.number)}
+              width={200}
+              height={96}
+              label={`${scoop.name}, level, to scale`}
+            />
+          }
           numbers={[
             {
               key: 'number',
@@ -171,7 +182,7 @@ export function Scoops({ kitchen, put }: KitchenProps) {
               after: '.',
             },
           ]}
-          note={`Level, it holds ${showText(946 / scoop.number, 'ml', style)}: so many to a US quart of 946 ml.`}
+          note={`Level, it holds ${showText(QUART_ML / scoop.number, 'ml', style)}: so many to a US quart of ${showText(QUART_ML, 'ml', style)}.`}
           onChange={change}
           onRemove={remove}
         />
