@@ -168,27 +168,40 @@ export function kitchenIn(docs: Docs): KitchenDoc {
   return doc?.kind === 'kitchen' ? doc : EMPTY_KITCHEN;
 }
 
-export function formulasIn(docs: Docs): FormulaDoc[] {
-  return Object.values(docs)
-    .filter((doc): doc is FormulaDoc => doc.kind === 'formula')
-    .sort((a, b) => a.name.localeCompare(b.name));
+/** A list made once for each set of documents: dozens of fields ask for it at every change. */
+function listed<T>(make: (docs: Docs) => T[]): (docs: Docs) => T[] {
+  const made = new WeakMap<Docs, T[]>();
+  return (docs) => {
+    const known = made.get(docs) ?? make(docs);
+    made.set(docs, known);
+    return known;
+  };
 }
+
+const byName = (a: { readonly name: string }, b: { readonly name: string }) => a.name.localeCompare(b.name);
+
+/** Formulas, by name. */
+export const formulasIn = listed((docs) =>
+  Object.values(docs)
+    .filter((doc): doc is FormulaDoc => doc.kind === 'formula')
+    .sort(byName),
+);
 
 /** Whole pieces, by name. */
-export function piecesIn(docs: Docs): PieceDoc[] {
-  return Object.values(docs)
+export const piecesIn = listed((docs) =>
+  Object.values(docs)
     .filter((doc): doc is PieceDoc => doc.kind === 'piece')
-    .sort((a, b) => a.name.localeCompare(b.name));
-}
+    .sort(byName),
+);
 
 /** Runs by the hour they must be ready, the open ones first. */
-export function runsIn(docs: Docs): RunDoc[] {
-  return Object.values(docs)
+export const runsIn = listed((docs) =>
+  Object.values(docs)
     .filter((doc): doc is RunDoc => doc.kind === 'run')
     .sort(
       (a, b) => Number(a.closed !== null) - Number(b.closed !== null) || a.readyAt.localeCompare(b.readyAt),
-    );
-}
+    ),
+);
 
 export function runIn(docs: Docs, id: string): RunDoc | null {
   const doc = docs[runKey(id)];

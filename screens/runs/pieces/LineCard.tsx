@@ -51,7 +51,8 @@ export const LineCard = memo(
     before.planned.line === after.planned.line &&
     before.draw === after.draw &&
     before.run.id === after.run.id &&
-    shownOf(before) === shownOf(after),
+    ((before.planned === after.planned && before.run.lines.length === after.run.lines.length) ||
+      shownOf(before) === shownOf(after)),
 );
 
 function LineCardBody({ run, planned, draw }: LineCardProps) {
