@@ -21,11 +21,8 @@ export function Card({
   );
 }
 
-/** What changes in a card is laid out within it. */
-const APART = { contain: 'layout style' } as unknown as ViewStyle;
-
 const STYLES = StyleSheet.create({
-  card: { backgroundColor: COLOR.raised, borderRadius: 18, padding: space(2.5), gap: space(1.5), ...APART },
+  card: { backgroundColor: COLOR.raised, borderRadius: 18, padding: space(2.5), gap: space(1.5) },
 });
 
 /** The house's mark: a stone cut through, its bands one over another. */
