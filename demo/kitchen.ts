@@ -62,8 +62,26 @@ export const DEMO_KITCHEN: KitchenDoc = {
     },
   ],
   ovens: [
-    { id: 'oven-main', name: 'Hall oven', fan: false, offsetC: -5, racks: 2, tinsPerRack: 1 },
-    { id: 'oven-fan', name: 'Small fan oven', fan: true, offsetC: null, racks: 1, tinsPerRack: 1 },
+    {
+      id: 'oven-main',
+      name: 'Hall oven',
+      fan: false,
+      offsetC: -5,
+      racks: 2,
+      tinsPerRack: 1,
+      rackWidthMm: 450,
+      rackDepthMm: 370,
+    },
+    {
+      id: 'oven-fan',
+      name: 'Small fan oven',
+      fan: true,
+      offsetC: null,
+      racks: 1,
+      tinsPerRack: 1,
+      rackWidthMm: 390,
+      rackDepthMm: 330,
+    },
   ],
   sheets: [
     {
@@ -101,7 +119,16 @@ export const DEMO_KITCHEN: KitchenDoc = {
     },
   ],
   mugs: [{ id: 'mug-hall', name: 'Hall mug', owned: 12, volumeMl: 320 }],
-  microwaves: [{ id: 'microwave-hall', name: 'Hall microwave', ratedW: 800, absorbedW: 560, mugsAtOnce: 3 }],
+  microwaves: [
+    {
+      id: 'microwave-hall',
+      name: 'Hall microwave',
+      ratedW: 800,
+      absorbedW: 560,
+      mugsAtOnce: 3,
+      plateMm: 270,
+    },
+  ],
   vessels: [
     { id: 'vessel-jug', name: 'Wide jug', diameterMm: 95, depthMm: 120 },
     { id: 'vessel-glass', name: 'Tall glass', diameterMm: 68, depthMm: 130 },
@@ -120,7 +147,18 @@ export const EMPTY_KITCHEN: KitchenDoc = {
   ...DEMO_KITCHEN,
   name: 'My kitchen',
   tins: only(DEMO_KITCHEN.tins, 1),
-  ovens: [{ id: 'oven-main', name: 'Oven', fan: false, offsetC: null, racks: 1, tinsPerRack: 1 }],
+  ovens: [
+    {
+      id: 'oven-main',
+      name: 'Oven',
+      fan: false,
+      offsetC: null,
+      racks: 1,
+      tinsPerRack: 1,
+      rackWidthMm: 390,
+      rackDepthMm: 330,
+    },
+  ],
   sheets: only(DEMO_KITCHEN.sheets, 1),
   moulds: only(DEMO_KITCHEN.moulds, 1),
   mugs: [{ id: 'mug-usual', name: 'Mug', owned: 4, volumeMl: 320 }],

@@ -97,6 +97,23 @@ describe('ounces, Fahrenheit and a decimal comma', () => {
     expect(foreign(told())).toEqual([]);
   });
 
+  it.each(['To bake in', 'To mould and dip', 'Cupboard'])('reach every sheet of the kitchen: %s', (part) => {
+    open(<KitchenScreen />);
+    tap('radio', part);
+    const openers = screen.getAllByRole('button', {
+      name: /\. Change$|water test$|One half of a ball|Another measure/,
+    });
+    const odd: string[] = [];
+    for (const one of openers) {
+      fireEvent.click(one);
+      const sheet = screen.queryByRole('dialog');
+      if (!sheet) continue;
+      odd.push(...foreign(told(sheet)));
+      fireEvent.click(within(sheet).getByRole('button', { name: 'Close' }));
+    }
+    expect(odd).toEqual([]);
+  });
+
   it('reach every choice of a sentence', () => {
     open(<PiecesScreen id={TABLE} />);
     const values = screen.getAllByRole('button', { name: /\. Change$/ });

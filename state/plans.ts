@@ -1,3 +1,4 @@
+import { useDeferredValue } from 'react';
 import { create } from 'zustand';
 import type { FormulaDoc, KitchenDoc, RunDoc } from '../core/exchange/documents';
 import { formulasNamed } from '../core/exchange/references';
@@ -108,26 +109,52 @@ export type RunView =
   { readonly state: 'missing' } | { readonly state: 'opening'; readonly run: RunDoc } | OpenView;
 type OpenView = { readonly state: 'open' } & OpenRun;
 
-/** A run as planned now, with the line that is looked at. */
+/**
+ * A run with its plan, and the line that is looked at. What was changed shows in the next picture, its figures in the one
+ * after: for that long the plan is of the documents as they were, and so are the lines handed out with it.
+ */
 export function useRun(id: string): RunView {
-  const docs = useDocuments((state) => state.docs);
+  const current = useDocuments((state) => state.docs);
+  const docs = useDeferredValue(current);
   const lineId = useScreen((state) => state.lines[id]);
   const now = useNow(60_000);
   usePlanner((state) => state.ready);
-  const run = runIn(docs, id);
-  if (!run) return { state: 'missing' };
-  const whole = planOf(run, docs, now);
-  if (!whole) return { state: 'opening', run };
+  const settled = runIn(docs, id);
+  if (!settled) return { state: 'missing' };
+  const whole = planOf(settled, docs, now);
+  if (!whole) return { state: 'opening', run: settled };
   const line = whole.lines.find((one) => one.line.id === lineId) ?? whole.lines[0];
-  return line ? { state: 'open', run, whole, line } : { state: 'missing' };
+  if (!line) return { state: 'missing' };
+  const latest = runIn(current, id);
+  // Ticks, clocks and the hour are no matter of a line: they show at once.
+  return { state: 'open', run: latest?.lines === settled.lines ? latest : settled, whole, line };
+}
+
+/** The run as it stands at this moment, before its figures have followed. */
+export function useRunNow(settled: RunDoc): RunDoc {
+  return useDocuments(({ docs }) => runIn(docs, settled.id)) ?? settled;
+}
+
+/** A figure in whose place a value was just put, until the plan has followed. */
+export function useFigureNow(figure: Figure, runId: string, lineId: string): Figure {
+  const stated = useDocuments(({ docs }) => statedIn(docs, runId, lineId, figure.id));
+  const settled = useDeferredValue(stated);
+  if (stated === settled || stated === undefined) return figure;
+  return { ...figure, value: stated, low: stated, high: stated };
+}
+
+function statedIn(docs: Docs, runId: string, lineId: string, figureId: string): number | undefined {
+  const run = runIn(docs, runId);
+  const holder = lineId === SHARED ? run : run?.lines.find(({ id }) => id === lineId);
+  return holder?.stated?.[figureId] ?? kitchenIn(docs).stated[figureId];
 }
 
 /** The plan of a run for a list: null until the planner is in. */
 export function usePlanOf(run: RunDoc): RunPlan | null {
-  const docs = useDocuments((state) => state.docs);
+  const docs = useDeferredValue(useDocuments((state) => state.docs));
   const now = useNow(20_000);
   usePlanner((state) => state.ready);
-  return planOf(run, docs, now);
+  return planOf(runIn(docs, run.id) ?? run, docs, now);
 }
 
 /** What figures are asked of: a line, or what the lines share. */

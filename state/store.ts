@@ -30,19 +30,24 @@ export function changeRun(label: string, run: RunDoc): void {
   change(label, { [runKey(run.id)]: run });
 }
 
+/** Changes a run as it stands now: whoever asks may have been drawn from an older one. */
+export function changeRunOf(label: string, runId: string, to: (run: RunDoc) => RunDoc): void {
+  const run = runIn(useDocuments.getState().docs, runId);
+  if (run) changeRun(label, to(run));
+}
+
 /** Changes one line of a run; what is changed is a matter of the line's family, so it is handed the line. */
 export function changeLineOf(label: string, run: RunDoc, lineId: string, to: (line: Line) => Line): void {
   changeLines(label, run.id, (lines) => lines.map((line) => (line.id === lineId ? to(line) : line)));
 }
 
-/** Changes the lines of a run as it stands now: whoever asks may have been drawn from an older one. */
+/** Changes the lines of a run as it stands now. */
 export function changeLines(
   label: string,
   runId: string,
   to: (lines: readonly Line[]) => readonly Line[],
 ): void {
-  const run = runIn(useDocuments.getState().docs, runId);
-  if (run) changeRun(label, { ...run, lines: [...to(run.lines)] });
+  changeRunOf(label, runId, (run) => ({ ...run, lines: [...to(run.lines)] }));
 }
 
 /** Changes what the lines of every family have. */
@@ -61,7 +66,7 @@ export function changeKitchen(label: string, kitchen: KitchenDoc): void {
 
 /** Puts a measured value in a figure's place, or takes it back with null: in this run, or always in this kitchen. */
 export function stateFigure(
-  run: RunDoc,
+  runId: string,
   lineId: string,
   figure: Figure,
   value: number | null,
@@ -73,9 +78,11 @@ export function stateFigure(
     else next[figure.id] = value;
     return next;
   };
-  const line = lineId === SHARED ? run : run.lines.find((item) => item.id === lineId);
-  if (!line) throw new Error(`invariant: no line "${lineId}" in run "${run.id}"`);
-  const kitchen = kitchenIn(useDocuments.getState().docs);
+  const { docs } = useDocuments.getState();
+  const run = runIn(docs, runId);
+  const line = lineId === SHARED ? run : run?.lines.find((item) => item.id === lineId);
+  if (!run || !line) throw new Error(`invariant: no line "${lineId}" in run "${runId}"`);
+  const kitchen = kitchenIn(docs);
   const label = value === null ? `${figure.label} as computed` : `${figure.label} as measured`;
   const inRun: RunDoc =
     lineId === SHARED

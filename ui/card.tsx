@@ -14,12 +14,15 @@ export function Card({
   readonly style?: StyleProp<ViewStyle>;
 }) {
   return (
-    <View style={[STYLES.card, style]}>
+    <View style={[STYLES.card, style]} {...FAR}>
       {title ? <Heading level={3}>{title}</Heading> : null}
       {children}
     </View>
   );
 }
+
+/** The page leaves a card alone that is scrolled out of sight. */
+const FAR = { dataSet: { card: '' } };
 
 const STYLES = StyleSheet.create({
   card: { backgroundColor: COLOR.raised, borderRadius: 18, padding: space(2.5), gap: space(1.5) },

@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Line, Rect } from 'react-native-svg';
 import { hasRange, type Figure } from '../core/figure';
 import { show, type Shown } from '../core/quantity';
+import { useFigureNow } from '../state/plans';
 import { useNumberStyle, useScreen } from '../state/store';
 import { Icon } from './icons';
 import { Tap } from './tap';
@@ -81,12 +82,13 @@ interface FigureViewProps {
 
 /** One figure with its label, its range if it is an estimate, a pin if it was measured. A tap asks why. */
 export const FigureView = memo(function FigureView({
-  figure,
+  figure: planned,
   runId,
   lineId,
   size = 'large',
   label,
 }: FigureViewProps) {
+  const figure = useFigureNow(planned, runId, lineId);
   const askWhy = useScreen((state) => state.askWhy);
   const style = useNumberStyle();
   const range = useRangeText(figure);
@@ -120,7 +122,8 @@ export const FigureView = memo(function FigureView({
 }, sameFigure);
 
 /** The same figure as one row: label left, value right. */
-export const FigureRow = memo(function FigureRow({ figure, runId, lineId, label }: FigureViewProps) {
+export const FigureRow = memo(function FigureRow({ figure: planned, runId, lineId, label }: FigureViewProps) {
+  const figure = useFigureNow(planned, runId, lineId);
   const askWhy = useScreen((state) => state.askWhy);
   const style = useNumberStyle();
   const range = useRangeText(figure);

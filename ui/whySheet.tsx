@@ -4,7 +4,7 @@ import type { Basis, Figure } from '../core/figure';
 import { whyText } from '../core/plan/whyText';
 import type { RunDoc } from '../core/exchange/documents';
 import { fromShown, join, show, toShown, typedUnit } from '../core/quantity';
-import { holderOf, useRun, type Holder } from '../state/plans';
+import { holderOf, useFigureNow, useRun, type Holder } from '../state/plans';
 import { stateFigure, useNumberStyle, useScreen } from '../state/store';
 import { MainAction, QuietAction } from './actions';
 import { BigNumber, Whisker, useRangeText } from './figure';
@@ -71,11 +71,12 @@ function WhyBody({
   const { sunk, line } = useTokens();
   const askWhy = useScreen((state) => state.askWhy);
   const range = useRangeText(figure);
+  const latest = useFigureNow(figure, run.id, lineId);
   const text = whyText(plan, figure, style);
   return (
     <>
       <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space(2), flexWrap: 'wrap' }}>
-        <BigNumber shown={show(figure.value, figure.unit, style)} size="hero" />
+        <BigNumber shown={show(latest.value, figure.unit, style)} size="hero" />
         {range ? (
           <View>
             <Whisker figure={figure} width={140} />
@@ -152,7 +153,7 @@ function Replace({
   const typed = (value: number) => Number(toShown(value, figure.unit, style).toPrecision(4));
   const keep = (always: boolean) => (value: number) => {
     setAsking(false);
-    stateFigure(run, lineId, figure, fromShown(value, figure.unit, style), always);
+    stateFigure(run.id, lineId, figure, fromShown(value, figure.unit, style), always);
   };
   return (
     <View style={{ gap: space(1) }}>
@@ -165,7 +166,7 @@ function Replace({
         <QuietAction
           title="Back to the computed figure"
           icon="undo"
-          onPress={() => stateFigure(run, lineId, figure, null, false)}
+          onPress={() => stateFigure(run.id, lineId, figure, null, false)}
         />
       ) : null}
       <NumberSheet

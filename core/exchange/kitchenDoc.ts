@@ -73,6 +73,8 @@ export const microwaveSchema = z.looseObject({
   absorbedW: watts(100, 2000).nullable(),
   /** Mugs that turn at once. */
   mugsAtOnce: wholeNumber('mugs', 1, 12),
+  /** The turning plate across, mm; left out where nobody has measured it. */
+  plateMm: millimetres(100, 500).optional(),
 });
 export type MicrowaveDoc = z.infer<typeof microwaveSchema>;
 
@@ -111,6 +113,9 @@ export const ovenSchema = z.looseObject({
   offsetC: z.number().min(-60, 'At least −60 °C.').max(60, 'At most 60 °C.').nullable(),
   racks: z.number().int('Whole racks only.').min(1, 'At least 1 rack.').max(12, 'At most 12 racks.'),
   tinsPerRack: z.number().int('Whole tins only.').min(1, 'At least 1 tin.').max(8, 'At most 8 tins.'),
+  /** The rack from side to side and from the door to the back, mm; left out where nobody has measured it. */
+  rackWidthMm: millimetres(150, 1200).optional(),
+  rackDepthMm: millimetres(150, 1200).optional(),
 });
 export type OvenDoc = z.infer<typeof ovenSchema>;
 
@@ -140,10 +145,17 @@ export const kitchenSchema = z.looseObject({
   /** Pieces that lie in the fridge and the freezer at once, in trays; left out where nobody has counted. */
   fridgeTrays: wholeNumber('trays', 0, 40).optional(),
   freezerTrays: wholeNumber('trays', 0, 40).optional(),
+  /** A tray as it goes into the cold, mm; left out where nobody has measured one. */
+  trayLengthMm: millimetres(80, 600).optional(),
+  trayWidthMm: millimetres(80, 600).optional(),
   /** Lollipop sticks in stock. */
   sticks: wholeNumber('sticks', 0, 100_000).optional(),
   /** Paper cases in stock. */
   liners: wholeNumber('cases', 0, 100_000).optional(),
+  /** How long a stick is; a paper case across its base, and its height; mm. */
+  stickMm: millimetres(40, 400).optional(),
+  caseBaseMm: millimetres(10, 200).optional(),
+  caseHighMm: millimetres(5, 120).optional(),
   /** Personal measures: the word a person uses → grams of one, weighed once. */
   ownMeasures: z.record(z.string().max(40), grams(0.1, 5000)).optional(),
   /** Metres above the sea. */

@@ -6,12 +6,24 @@ export {
   ballSection,
   boundsOf,
   boxSection,
+  caseSection,
   cubeSection,
   fingerSection,
   mouldedSection,
   mugSection,
+  mugWidthMm,
   scoopSection,
   onCake,
   pairSection,
+  stickSection,
 } from './section';
 export type { CavityCut, Mark, Material, Patch, Section } from './section';
+export {
+  mugOuterMm,
+  mugsOnPlate,
+  plateFromAbove,
+  rackFromAbove,
+  tinLayout,
+  tinsOnRack,
+  trayFromAbove,
+} from './fromAbove';

@@ -28,7 +28,7 @@ export interface Section {
 const STEPS = 48;
 
 /** An ellipse's outline. Angles in turns: 0 is to the right, 0.25 up. */
-function ellipse(a: number, b: number, centre: CutPoint, from = 0, to = 1): CutPoint[] {
+export function ellipse(a: number, b: number, centre: CutPoint, from = 0, to = 1): CutPoint[] {
   const n = Math.max(8, Math.ceil(STEPS * Math.abs(to - from)));
   return Array.from({ length: n + 1 }, (_, i) => {
     const angle = 2 * Math.PI * (from + ((to - from) * i) / n);
@@ -36,7 +36,8 @@ function ellipse(a: number, b: number, centre: CutPoint, from = 0, to = 1): CutP
   });
 }
 
-function box(left: number, right: number, bottom: number, top: number): CutPoint[] {
+/** A rectangle. */
+export function box(left: number, right: number, bottom: number, top: number): CutPoint[] {
   return [
     { x: left, y: bottom },
     { x: right, y: bottom },
@@ -55,6 +56,9 @@ function rounded(half: number, bottom: number, top: number, radius: number): Cut
     ...ellipse(r, r, { x: half - r, y: bottom + r }, 0.75, 1),
   ];
 }
+
+/** How far the wall of a paper case leans out, of its height. Basis: ordinary cases. */
+const CASE_LEAN = 0.27;
 
 /** How wide a lollipop stick is drawn, and how far it stands out, mm. */
 const STICK = { halfMm: 2, outMm: 34 } as const;
@@ -154,6 +158,9 @@ export function mouldedSection(
 /** Height of a mug against its width inside. Basis: ordinary mugs. */
 const MUG_SLIM = 1.15;
 
+/** How wide a mug of that volume (ml) is inside, mm. Basis: the shape of ordinary mugs. */
+export const mugWidthMm = (volumeMl: number): number => Math.cbrt((4000 * volumeMl) / (Math.PI * MUG_SLIM));
+
 /** A mug with the cake in it: batter line, risen cake, frosting as a dome. All volumes in ml. */
 export function mugSection(
   volumeMl: number,
@@ -161,7 +168,7 @@ export function mugSection(
   cakeShare: number,
   frostingMl: number,
 ): Section {
-  const width = Math.cbrt((4000 * volumeMl) / (Math.PI * MUG_SLIM));
+  const width = mugWidthMm(volumeMl);
   const depth = width * MUG_SLIM;
   const half = width / 2;
   const cake = depth * cakeShare;
@@ -287,7 +294,7 @@ export function boundsOf(patches: readonly Patch[]): {
 }
 
 /** Floor and sides of a vessel, open at the top. */
-function walls(half: number, depth: number, thick: number): CutPoint[] {
+export function walls(half: number, depth: number, thick: number): CutPoint[] {
   return [
     { x: -half - thick, y: depth },
     { x: -half - thick, y: -thick },
@@ -325,6 +332,36 @@ export function scoopSection(volumeMl: number): Section {
       { material: 'batter', points: ellipse(r, r, centre, 0.5, 1) },
     ],
     marks: [{ words: 'level', y: r, fromX: r + wall }],
+    fill: null,
+  };
+}
+
+/** A lollipop stick lying. */
+export function stickSection(lengthMm: number): Section {
+  return {
+    patches: [{ material: 'stick', points: rounded(lengthMm / 2, 0, 2 * STICK.halfMm, STICK.halfMm) }],
+    marks: [],
+    fill: null,
+  };
+}
+
+/** A paper case from the side: its base, and its pleated wall leaning out. */
+export function caseSection(baseMm: number, highMm: number): Section {
+  const lean = highMm * CASE_LEAN;
+  const half = baseMm / 2;
+  return {
+    patches: [
+      {
+        material: 'stick',
+        points: [
+          { x: -half, y: 0 },
+          { x: half, y: 0 },
+          { x: half + lean, y: highMm },
+          { x: -half - lean, y: highMm },
+        ],
+      },
+    ],
+    marks: [],
     fill: null,
   };
 }

@@ -23,7 +23,8 @@ export function ticksOf(run: RunDoc): ReadonlySet<string> {
 
 /** The run with its ticks as given: they are kept on the run, for bowls that lines share. */
 export function withTicks(run: RunDoc, ticks: Iterable<string>): RunDoc {
-  const lines = run.lines.map((line) => (line.ticks.length > 0 ? { ...line, ticks: [] } : line));
+  const held = run.lines.some((line) => line.ticks.length > 0);
+  const lines = held ? run.lines.map((line) => ({ ...line, ticks: [] })) : run.lines;
   return { ...run, lines, ticks: [...ticks] };
 }
 

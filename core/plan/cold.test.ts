@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { FAMILY_FILES } from '../../demo/families';
 import type { KitchenDoc, Line, RunFile } from '../exchange/documents';
-import { ballsOnTray, coldFault, coldRoomOf, coldWords } from './cold';
+import { ballsOnTray, coldFault, coldFaults, coldRoomOf, coldWords, trayOf } from './cold';
 import { planRun, type LinePlan } from './plan';
 
 const EVENING = FAMILY_FILES.evening as RunFile;
@@ -80,5 +80,36 @@ describe('room in the cold', () => {
   it('is nothing that cupcakes, mugs and cubes ask for', () => {
     for (const family of ['cupcake', 'mug', 'mini'] as const)
       expect(coldRoomOf(planned(family), withRoom(0, 0))).toBeNull();
+  });
+
+  it('goes by the tray that somebody has measured, and no longer says about', () => {
+    const measured: KitchenDoc = { ...withRoom(2), trayLengthMm: 400, trayWidthMm: 260 };
+    expect(trayOf(measured)).toEqual({ lengthMm: 400, widthMm: 260 });
+    // 400 ÷ 45 = 8.9 and 260 ÷ 45 = 5.8: 40 a tray, so 36 go on one.
+    const room = coldRoomOf(planned('pop', { count: 36, size: { by: 'diameter', mm: 35 } }), measured);
+    expect(room).toMatchObject({ each: 40, needed: 1, measured: true });
+    expect(room && coldWords(room)).toBe(
+      'Room in the fridge for 1 tray of {400 mm} by {260 mm}, 40 on each.',
+    );
+    // Half a measure is none: the other side would be a guess.
+    expect(coldRoomOf(planned('pop'), { ...withRoom(2), trayLengthMm: 400 })?.measured).toBe(false);
+  });
+
+  it('that each line has by itself may still be short for all of them together', () => {
+    const size = { by: 'diameter', mm: 35 };
+    const lines = [planned('pop', { count: 36, size }), planned('pop', { count: 24, size })];
+    // 36 take two trays and 24 one: three in all.
+    expect(coldFaults(lines, withRoom(3))).toEqual([]);
+    expect(coldFaults(lines, withRoom())).toEqual([]);
+    expect(coldFaults(lines, withRoom(2))).toEqual([
+      {
+        fault: 'Together the lines put 3 trays into the fridge, and it takes 2.',
+        mend: 'Chill one line after another: finish the first before the next goes in; or make room.',
+      },
+    ]);
+    // What is said of a line already is not said again of all.
+    expect(coldFaults(lines, withRoom(1)).map(({ fault }) => fault)).toEqual([
+      '2 trays for the fridge at once, and it takes 1: 2 goes.',
+    ]);
   });
 });

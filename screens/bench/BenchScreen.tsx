@@ -1,10 +1,11 @@
 import { useKeepAwake } from 'expo-keep-awake';
 import { useRouter } from 'expo-router';
+import { useDeferredValue } from 'react';
 import { nextLookAt } from '../../core/bench';
 import type { RunDoc } from '../../core/exchange/documents';
 import { inStyle } from '../../core/quantity';
 import { useNow } from '../../state/clock';
-import { runsIn } from '../../state/documents';
+import { runIn, runsIn } from '../../state/documents';
 import { planOf, usePlanner } from '../../state/plans';
 import { useDocuments, useNumberStyle } from '../../state/store';
 import { MainAction } from '../../ui/actions';
@@ -18,6 +19,7 @@ import { stageHref } from '../runs/stages';
 export function BenchScreen() {
   useKeepAwake();
   const docs = useDocuments((state) => state.docs);
+  const settled = useDeferredValue(docs);
   const router = useRouter();
   const style = useNumberStyle();
   const now = useNow(60_000);
@@ -26,8 +28,9 @@ export function BenchScreen() {
     .flatMap((run) => run.clocks.filter((clock) => clock.endedAt === null).map((clock) => ({ run, clock })))
     .sort((a, b) => nextLookAt(a.clock) - nextLookAt(b.clock));
   usePlanner((state) => state.ready);
-  const testsFor = (run: RunDoc, lineId: string): string[] => {
-    const line = planOf(run, docs, now)?.lines.find((one) => one.line.id === lineId);
+  const testsFor = ({ id }: RunDoc, lineId: string): string[] => {
+    const run = runIn(settled, id);
+    const line = run && planOf(run, settled, now)?.lines.find((one) => one.line.id === lineId);
     return line?.planned ? line.tests.map((test) => inStyle(test, style)) : [];
   };
   const next = running[0]?.run ?? runs.find((run) => !run.closed);

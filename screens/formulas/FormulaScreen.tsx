@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { formulasNamed } from '../../core/exchange/references';
 import type { FormulaDoc } from '../../core/exchange/documents';
@@ -54,7 +54,10 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
   const [draft, setDraft] = useState<string | null>(null);
   const [asking, setAsking] = useState<Asking>(null);
   const text = draft ?? doc.text;
-  const read = useMemo(() => readFormula({ ...doc, text }), [doc, text]);
+  // The letter stands first; what the lines come to follows it.
+  const settled = useDeferredValue(text);
+  const settledDoc = useMemo(() => ({ ...doc, text: settled }), [doc, settled]);
+  const read = useMemo(() => readFormula(settledDoc), [settledDoc]);
   const put = (label: string, over: Partial<FormulaDoc>) => {
     change(`${label} of ${doc.name}`, { [formulaKey(doc.id)]: { ...doc, text, ...over } });
     setDraft(null);
@@ -106,7 +109,7 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
       <Card title="Made of">
         <Shares lines={read.lines} />
       </Card>
-      <ScaleCard doc={{ ...doc, text }} read={read} onKeep={(next) => put('Scale', { text: next })} />
+      <ScaleCard doc={settledDoc} read={read} onKeep={(next) => put('Scale', { text: next })} />
       <CompareCard doc={doc} read={read} />
       <PartsCard doc={doc} onChange={put} />
       <Card title="Steps">

@@ -1,28 +1,21 @@
 import { useState } from 'react';
-import {
-  ovenSchema,
-  tinSchema,
-  type KitchenDoc,
-  type OvenDoc,
-  type TinDoc,
-} from '../../core/exchange/documents';
-import { kitchenIn } from '../../state/documents';
-import { newId } from '../../state/ids';
-import { changeKitchen, useDocuments, useKitchen } from '../../state/store';
+import type { KitchenDoc } from '../../core/exchange/documents';
+import { useDocuments, useKitchen } from '../../state/store';
 import { localNow } from '../../state/time';
 import { Chip, Chips, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
-import { Columns, Screen } from '../../ui/screen';
-import { Body, Heading, Small } from '../../ui/text';
+import { Screen } from '../../ui/screen';
+import { Body, Small } from '../../ui/text';
 import { TextSheet, nameFault } from '../../ui/textSheet';
-import { OvenCard } from './OvenCard';
+import { put } from './List';
+import { Ovens } from './Ovens';
 import { Preferences } from './Preferences';
 import { StatedHere } from './StatedHere';
 import { OwnMeasures, StockCard, StoreCupboard } from './Stock';
 import { Microwaves } from './Microwaves';
 import { Moulds } from './Moulds';
 import { Mugs, Scoops, Sheets, Vessels } from './Things';
-import { TinCard } from './TinCard';
+import { Tins } from './Tins';
 
 type Part = 'numbers' | 'bake' | 'mould' | 'store';
 const PARTS: readonly { readonly part: Part; readonly title: string }[] = [
@@ -31,10 +24,6 @@ const PARTS: readonly { readonly part: Part; readonly title: string }[] = [
   { part: 'mould', title: 'To mould and dip' },
   { part: 'store', title: 'Cupboard' },
 ];
-
-/** Changes the kitchen as it stands now; being the same at every drawing, it leaves the lists alone that did not change. */
-const put = (label: string, over: Partial<KitchenDoc>): void =>
-  changeKitchen(label, { ...kitchenIn(useDocuments.getState().docs), ...over });
 
 /** Everything that the sums rest on: what is baked in, moulded in and dipped in, what is in stock, how numbers read. */
 export function KitchenScreen() {
@@ -61,18 +50,18 @@ export function KitchenScreen() {
       ) : null}
       {part === 'bake' ? (
         <>
-          <Tins kitchen={kitchen} put={put} />
-          <Sheets kitchen={kitchen} put={put} />
-          <Ovens kitchen={kitchen} put={put} />
-          <Mugs kitchen={kitchen} put={put} />
-          <Microwaves kitchen={kitchen} put={put} />
+          <Tins kitchen={kitchen} />
+          <Sheets kitchen={kitchen} />
+          <Ovens kitchen={kitchen} />
+          <Mugs kitchen={kitchen} />
+          <Microwaves kitchen={kitchen} />
         </>
       ) : null}
       {part === 'mould' ? (
         <>
-          <Moulds kitchen={kitchen} put={put} />
-          <Vessels kitchen={kitchen} put={put} />
-          <Scoops kitchen={kitchen} put={put} />
+          <Moulds kitchen={kitchen} />
+          <Vessels kitchen={kitchen} />
+          <Scoops kitchen={kitchen} />
         </>
       ) : null}
       {part === 'store' ? (
@@ -89,96 +78,6 @@ export function KitchenScreen() {
 interface PartProps {
   readonly kitchen: KitchenDoc;
   readonly put: (label: string, over: Partial<KitchenDoc>) => void;
-}
-
-function Tins({ kitchen, put }: PartProps) {
-  const putTin = (tin: TinDoc) =>
-    put(`Tin ${tin.name}`, {
-      tins: kitchen.tins.map((item) => (item.id === tin.id ? tinSchema.parse(tin) : item)),
-    });
-  const [first] = kitchen.tins;
-  return (
-    <>
-      <Heading level={3}>Tins</Heading>
-      <Columns>
-        {kitchen.tins.map((tin) => (
-          <TinCard
-            key={tin.id}
-            tin={tin}
-            onChange={putTin}
-            onRemove={
-              kitchen.tins.length > 1
-                ? () =>
-                    put(`Take out ${tin.name}`, { tins: kitchen.tins.filter((item) => item.id !== tin.id) })
-                : null
-            }
-          />
-        ))}
-      </Columns>
-      {first ? (
-        <QuietAction
-          title="Another tin"
-          icon="plus"
-          onPress={() =>
-            put('Another tin', {
-              tins: [
-                ...kitchen.tins,
-                { ...first, id: newId('tin'), name: `Tin ${kitchen.tins.length + 1}`, owned: 1 },
-              ],
-            })
-          }
-        />
-      ) : null}
-    </>
-  );
-}
-
-function Ovens({ kitchen, put }: PartProps) {
-  const { ovens } = kitchen;
-  const putOven = (oven: OvenDoc) =>
-    put(`Oven ${oven.name}`, {
-      ovens: ovens.map((item) => (item.id === oven.id ? ovenSchema.parse(oven) : item)),
-    });
-  return (
-    <>
-      <Heading level={3}>Ovens</Heading>
-      <Columns>
-        {ovens.map((oven) => (
-          <OvenCard
-            key={oven.id}
-            oven={oven}
-            onChange={putOven}
-            onRemove={
-              ovens.length > 1
-                ? () => put(`Take out ${oven.name}`, { ovens: ovens.filter(({ id }) => id !== oven.id) })
-                : null
-            }
-          />
-        ))}
-      </Columns>
-      {ovens.length < 12 ? (
-        <QuietAction
-          title="Another oven"
-          icon="plus"
-          onPress={() =>
-            put('Another oven', {
-              ovens: [
-                ...ovens,
-                {
-                  id: newId('oven'),
-                  name: `Oven ${ovens.length + 1}`,
-                  fan: false,
-                  offsetC: null,
-                  racks: 1,
-                  tinsPerRack: 1,
-                },
-              ],
-            })
-          }
-        />
-      ) : null}
-    </>
-  );
 }
 
 function ThisBrowser({ kitchen, put }: PartProps) {

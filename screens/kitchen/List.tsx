@@ -1,57 +1,104 @@
+import { memo } from 'react';
 import type { KitchenDoc } from '../../core/exchange/documents';
+import { kitchenIn } from '../../state/documents';
+import { changeKitchen, useDocuments } from '../../state/store';
 import { QuietAction } from '../../ui/actions';
 import { Columns } from '../../ui/screen';
 import { Heading } from '../../ui/text';
 import type { ThingNumber } from './ThingCard';
 
-type Put = (label: string, over: Partial<KitchenDoc>) => void;
+/** Changes the kitchen as it stands now; being the same at every drawing, it leaves the lists alone that did not change. */
+export const put = (label: string, over: Partial<KitchenDoc>): void =>
+  changeKitchen(label, { ...kitchenIn(useDocuments.getState().docs), ...over });
+
 export interface KitchenProps {
   readonly kitchen: KitchenDoc;
-  readonly put: Put;
 }
 
-interface ListProps<T> {
+/** The lists of a kitchen, by the field they stand in. */
+type Key = 'tins' | 'ovens' | 'sheets' | 'moulds' | 'mugs' | 'microwaves' | 'vessels' | 'scoops';
+interface Named {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** The things of one list changed as they stand now; what stands in the list is what it was drawn from. */
+function putThings<T>(label: string, key: Key, to: (things: readonly T[]) => T[]): void {
+  const lists: Readonly<Record<string, unknown>> = kitchenIn(useDocuments.getState().docs);
+  put(label, { [key]: to((lists[key] ?? []) as readonly T[]) });
+}
+
+/** How a thing is shown; null in place of `remove` where it must stay. The same function at every drawing. */
+export type CardOf<T> = (
+  thing: T,
+  change: (next: T) => void,
+  remove: (() => void) | null,
+) => React.ReactElement;
+
+interface ListProps<T extends Named> {
+  readonly list: Key;
   readonly title: string;
   readonly another: string;
   readonly things: readonly T[];
   readonly fresh: () => T;
-  readonly onChange: (label: string, things: T[]) => void;
-  readonly card: (thing: T, change: (next: T) => void, remove: () => void) => React.ReactElement;
+  /** The last one must stay. */
+  readonly keepOne?: boolean;
+  readonly most?: number;
+  readonly card: CardOf<T>;
 }
 
 /** The things of one kind, and a way to add another. */
-export function List<T extends { readonly id: string; readonly name: string }>({
+export function List<T extends Named>({
+  list,
   title,
   another,
   things,
   fresh,
-  onChange,
+  keepOne = false,
+  most = 60,
   card,
 }: ListProps<T>) {
+  const canGo = !keepOne || things.length > 1;
   return (
     <>
       <Heading level={3}>{title}</Heading>
       <Columns>
-        {things.map((thing) =>
-          card(
-            thing,
-            (next) =>
-              onChange(
-                next.name,
-                things.map((one) => (one.id === thing.id ? next : one)),
-              ),
-            () =>
-              onChange(
-                `Take out ${thing.name}`,
-                things.filter(({ id }) => id !== thing.id),
-              ),
-          ),
-        )}
+        {things.map((thing) => (
+          <Item key={thing.id} list={list} thing={thing} canGo={canGo} card={card} />
+        ))}
       </Columns>
-      <QuietAction title={another} icon="plus" onPress={() => onChange(another, [...things, fresh()])} />
+      {things.length < most ? (
+        <QuietAction
+          title={another}
+          icon="plus"
+          onPress={() => putThings<T>(another, list, (now) => [...now, fresh()])}
+        />
+      ) : null}
     </>
   );
 }
+
+/** One thing of a list: drawn anew only when it is changed itself. */
+function ItemBody<T extends Named>({
+  list,
+  thing,
+  canGo,
+  card,
+}: {
+  readonly list: Key;
+  readonly thing: T;
+  readonly canGo: boolean;
+  readonly card: CardOf<T>;
+}) {
+  return card(
+    thing,
+    (next) => putThings<T>(next.name, list, (now) => now.map((one) => (one.id === thing.id ? next : one))),
+    canGo
+      ? () => putThings<T>(`Take out ${thing.name}`, list, (now) => now.filter(({ id }) => id !== thing.id))
+      : null,
+  );
+}
+const Item = memo(ItemBody) as typeof ItemBody;
 
 export const OWNED = {
   key: 'owned',

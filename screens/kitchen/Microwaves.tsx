@@ -1,21 +1,28 @@
-import { useState } from 'react';
 import type { MicrowaveDoc } from '../../core/exchange/documents';
+import { useState } from 'react';
+import { mugOuterMm, mugWidthMm, mugsOnPlate, plateFromAbove } from '../../core/piece';
 import { waterTestW } from '../../core/process/microwave';
-import { fromShown, readNumberField, showText, typedUnit } from '../../core/quantity';
+import { fromShown, readNumberField, showText, typedUnit, type NumberStyle } from '../../core/quantity';
 import { newId } from '../../state/ids';
 import { useNumberStyle } from '../../state/store';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { NumberField } from '../../ui/numberField';
+import { NumberValue } from '../../ui/numberValue';
+import { SectionDrawing } from '../../ui/section';
+import { Words } from '../../ui/sentence';
 import { Sheet } from '../../ui/sheet';
 import { Small } from '../../ui/text';
 import { List, type KitchenProps } from './List';
 import { ThingCard } from './ThingCard';
 
-export function Microwaves({ kitchen, put }: KitchenProps) {
+export function Microwaves({ kitchen }: KitchenProps) {
   const { microwaves = [] } = kitchen;
   const style = useNumberStyle();
+  const mugMl = kitchen.mugs?.[0]?.volumeMl ?? USUAL_MUG_ML;
   return (
     <List<MicrowaveDoc>
+      list="microwaves"
+      most={6}
       title="Microwaves"
       another="Another microwave"
       things={microwaves}
@@ -26,21 +33,32 @@ export function Microwaves({ kitchen, put }: KitchenProps) {
         absorbedW: null,
         mugsAtOnce: 2,
       })}
-      onChange={(label, next) => put(label, { microwaves: next })}
       card={(microwave, change, remove) => (
         <ThingCard
           key={microwave.id}
           thing={microwave}
           what="microwave"
+          drawing={
+            <SectionDrawing
+              section={plateFromAbove(
+                microwave.plateMm ?? USUAL_PLATE_MM,
+                mugWidthMm(mugMl),
+                microwave.mugsAtOnce,
+              )}
+              width={260}
+              height={190}
+              label={`The plate of ${microwave.name} from above, to scale, with its mugs`}
+            />
+          }
           numbers={[
             {
               key: 'ratedW',
-              label: 'Power by its plate',
+              label: 'Power by its label',
               unit: 'W',
               min: 300,
               max: 2000,
               whole: true,
-              after: ' by its plate,',
+              after: ' by its label,',
             },
             {
               key: 'mugsAtOnce',
@@ -50,14 +68,35 @@ export function Microwaves({ kitchen, put }: KitchenProps) {
               max: 12,
               whole: true,
               before: 'room for',
-              after: ' mugs.',
+              after: ' mugs,',
             },
           ]}
-          note={
-            microwave.absorbedW === null
-              ? 'Nobody has run the water test: times go by its plate, with a wider range.'
-              : `${showText(500, 'g', style)} of water took up ${Math.round(microwave.absorbedW)} W in the water test.`
+          more={
+            <>
+              <Words>its turning plate</Words>
+              <NumberValue
+                label="Turning plate across"
+                text={
+                  microwave.plateMm === undefined ? 'unmeasured' : showText(microwave.plateMm, 'mm', style)
+                }
+                ask={{
+                  title: 'Turning plate across',
+                  value: microwave.plateMm ?? null,
+                  unit: 'mm',
+                  min: 100,
+                  max: 500,
+                }}
+                onSave={(plateMm) => change({ ...microwave, plateMm })}
+                after="."
+              />
+            </>
           }
+          note={[
+            plateWords(microwave, mugMl, style),
+            microwave.absorbedW === null
+              ? 'Nobody has run the water test: times go by the power on its label, with a wider range.'
+              : `${showText(500, 'g', style)} of water took up ${Math.round(microwave.absorbedW)} W in the water test.`,
+          ].join(' ')}
           onChange={change}
           onRemove={remove}
         >
@@ -72,6 +111,18 @@ export function Microwaves({ kitchen, put }: KitchenProps) {
       )}
     />
   );
+}
+
+/** Where nobody has measured them. Basis: ordinary ones. */
+const USUAL_MUG_ML = 320;
+const USUAL_PLATE_MM = 270;
+
+/** How many of the kitchen's mugs the plate takes, against how many it is said to. */
+function plateWords(microwave: MicrowaveDoc, mugMl: number, style: NumberStyle): string {
+  const fit = mugsOnPlate(microwave.plateMm ?? USUAL_PLATE_MM, mugOuterMm(mugWidthMm(mugMl)));
+  const words = `${fit} ${fit === 1 ? 'mug' : 'mugs'} of ${showText(mugMl, 'ml', style)} ${fit === 1 ? 'stands' : 'stand'} on it in a ring.`;
+  if (microwave.plateMm === undefined) return `Drawn with a usual plate; measure yours. ${words}`;
+  return fit < microwave.mugsAtOnce ? `${words} That is fewer than it is said to take.` : words;
 }
 
 /** What a minute does to half a litre of water: walked through, step by step. */
@@ -110,10 +161,7 @@ function MicrowaveTest({ onSave }: { readonly onSave: (absorbedW: number) => voi
     <>
       <QuietAction title="By the water test" icon="scale" onPress={() => setOpen(true)} />
       <Sheet title="The water test" visible={open} onClose={() => setOpen(false)}>
-        <Small>
-          1. Weigh 500 g of cool water into a glass or china bowl, a wooden spoon in it. Stir and read the
-          heat.
-        </Small>
+        <Small>{`1. Weigh ${showText(500, 'g', style)} of cool water into a glass or china bowl, a wooden spoon in it. Stir and read the heat.`}</Small>
         <NumberField
           label={`Before, ${unit}`}
           text={before}

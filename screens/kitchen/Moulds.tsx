@@ -23,11 +23,12 @@ const SHAPES: readonly {
 ];
 
 /** Moulds by their measures, by the water test, or as one half of a pair. */
-export function Moulds({ kitchen, put }: KitchenProps) {
+export function Moulds({ kitchen }: KitchenProps) {
   const { moulds = [] } = kitchen;
   const style = useNumberStyle();
   return (
     <List<MouldDoc>
+      list="moulds"
       title="Moulds"
       another="Another mould"
       things={moulds}
@@ -42,7 +43,6 @@ export function Moulds({ kitchen, put }: KitchenProps) {
         depthMm: 20,
         stickMl: 1,
       })}
-      onChange={(label, next) => put(label, { moulds: next })}
       card={(mould, change, remove) => (
         <ThingCard
           key={mould.id}
@@ -111,7 +111,7 @@ export function Moulds({ kitchen, put }: KitchenProps) {
         >
           <WaterTest
             title="Water in a cavity"
-            hint="Fill one to the brim on the scale: 1 g of water is 1 ml. Of a pair put together, weigh both and enter half."
+            hint="Fill one to the brim on the scale: {1 g} of water is {1 ml}. Of a pair put together, weigh both and enter half."
             value={mould.cavityMl ?? null}
             max={500}
             onSave={(cavityMl) => change({ ...mould, cavityMl })}

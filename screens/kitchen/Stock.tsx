@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { KitchenDoc, StoredDoc } from '../../core/exchange/documents';
+import { caseSection, stickSection, trayFromAbove } from '../../core/piece';
+import { APART_MM, COLD_TRAY, ballsOnTray, trayOf } from '../../core/plan/cold';
 import { formatNumber, showText } from '../../core/quantity';
 import { newId } from '../../state/ids';
 import { useNumberStyle } from '../../state/store';
@@ -10,6 +12,7 @@ import { Card } from '../../ui/card';
 import { NumberField } from '../../ui/numberField';
 import { NumberValue } from '../../ui/numberValue';
 import { IconTap } from '../../ui/screen';
+import { SectionDrawing } from '../../ui/section';
 import { Sentence, Words } from '../../ui/sentence';
 import { Sheet } from '../../ui/sheet';
 import { Tap } from '../../ui/tap';
@@ -50,7 +53,87 @@ export function StockCard({ kitchen, put }: Props) {
         {count('freezerTrays', 'Trays in the freezer', 'in the freezer', 40, '.')}
       </Sentence>
       <Small>New lines on sticks start from the sticks in stock.</Small>
+      <Measured kitchen={kitchen} put={put} />
     </Card>
+  );
+}
+
+/** Where nobody has measured them, mm. Basis: ordinary ones. */
+const USUAL = {
+  stickMm: 150,
+  caseBaseMm: 50,
+  caseHighMm: 32,
+  trayLengthMm: COLD_TRAY.lengthMm,
+  trayWidthMm: COLD_TRAY.widthMm,
+} as const;
+/** What a tray is drawn with. */
+const BALL_MM = 35;
+
+/** A stick, a case and a tray, drawn by their measures. */
+function Measured({ kitchen, put }: Props) {
+  const style = useNumberStyle();
+  const of = (key: keyof typeof USUAL) => kitchen[key] ?? USUAL[key];
+  const side = (key: keyof typeof USUAL, label: string, min: number, max: number, after?: string) => (
+    <NumberValue
+      label={label}
+      text={
+        kitchen[key] === undefined
+          ? `about ${showText(of(key), 'mm', style)}`
+          : showText(of(key), 'mm', style)
+      }
+      ask={{ title: label, value: of(key), unit: 'mm', min, max }}
+      onSave={(value) => put(label, { [key]: value })}
+      after={after}
+    />
+  );
+  const tray = trayOf(kitchen);
+  const drawn = { alignItems: 'center' } as const;
+  return (
+    <>
+      <View style={drawn}>
+        <SectionDrawing
+          section={stickSection(of('stickMm'))}
+          width={300}
+          height={64}
+          label="A stick, to scale"
+        />
+      </View>
+      <Sentence>
+        <Words>A stick is</Words>
+        {side('stickMm', 'Length of a stick', 40, 400)}
+        <Words>long.</Words>
+      </Sentence>
+      <View style={drawn}>
+        <SectionDrawing
+          section={caseSection(of('caseBaseMm'), of('caseHighMm'))}
+          width={260}
+          height={96}
+          label="A paper case from the side, to scale"
+        />
+      </View>
+      <Sentence>
+        <Words>A case is</Words>
+        {side('caseBaseMm', 'Case across its base', 10, 200)}
+        <Words>across its base and</Words>
+        {side('caseHighMm', 'Height of a case', 5, 120)}
+        <Words>high.</Words>
+      </Sentence>
+      <View style={drawn}>
+        <SectionDrawing
+          section={trayFromAbove(tray.lengthMm, tray.widthMm, BALL_MM, APART_MM)}
+          width={300}
+          height={170}
+          label="A tray for the cold from above, to scale"
+        />
+      </View>
+      <Sentence>
+        <Words>A tray for the cold is</Words>
+        {side('trayLengthMm', 'Length of a tray', 80, 600)}
+        <Words>by</Words>
+        {side('trayWidthMm', 'Width of a tray', 80, 600, '.')}
+      </Sentence>
+      <Small>{`It takes ${ballsOnTray(BALL_MM, tray)} balls of ${showText(BALL_MM, 'mm', style)}, ${showText(APART_MM, 'mm', style)} apart.`}</Small>
+    </>
   );
 }
 

@@ -8,10 +8,11 @@ import { List, OWNED, sides, type KitchenProps } from './List';
 import { ThingCard } from './ThingCard';
 import { WaterTest } from './WaterTest';
 
-export function Sheets({ kitchen, put }: KitchenProps) {
+export function Sheets({ kitchen }: KitchenProps) {
   const { sheets = [] } = kitchen;
   return (
     <List<SheetDoc>
+      list="sheets"
       title="Sheets"
       another="Another sheet"
       things={sheets}
@@ -24,7 +25,6 @@ export function Sheets({ kitchen, put }: KitchenProps) {
         depthMm: 40,
         material: 'light metal',
       })}
-      onChange={(label, next) => put(label, { sheets: next })}
       card={(sheet, change, remove) => (
         <ThingCard
           key={sheet.id}
@@ -54,15 +54,15 @@ export function Sheets({ kitchen, put }: KitchenProps) {
   );
 }
 
-export function Mugs({ kitchen, put }: KitchenProps) {
+export function Mugs({ kitchen }: KitchenProps) {
   const { mugs = [] } = kitchen;
   return (
     <List<MugDoc>
+      list="mugs"
       title="Mugs"
       another="Another mug"
       things={mugs}
       fresh={() => ({ id: newId('mug'), name: `Mug ${mugs.length + 1}`, owned: 1, volumeMl: 320 })}
-      onChange={(label, next) => put(label, { mugs: next })}
       card={(mug, change, remove) => (
         <ThingCard
           key={mug.id}
@@ -104,10 +104,11 @@ export function Mugs({ kitchen, put }: KitchenProps) {
   );
 }
 
-export function Vessels({ kitchen, put }: KitchenProps) {
+export function Vessels({ kitchen }: KitchenProps) {
   const { vessels = [] } = kitchen;
   return (
     <List<VesselDoc>
+      list="vessels"
       title="To dip in"
       another="Another vessel"
       things={vessels}
@@ -117,7 +118,6 @@ export function Vessels({ kitchen, put }: KitchenProps) {
         diameterMm: 80,
         depthMm: 120,
       })}
-      onChange={(label, next) => put(label, { vessels: next })}
       card={(vessel, change, remove) => (
         <ThingCard
           key={vessel.id}
@@ -147,16 +147,16 @@ export function Vessels({ kitchen, put }: KitchenProps) {
 /** Scoops are numbered by how many level ones make a US quart. */
 const QUART_ML = 946;
 
-export function Scoops({ kitchen, put }: KitchenProps) {
+export function Scoops({ kitchen }: KitchenProps) {
   const { scoops = [] } = kitchen;
   const style = useNumberStyle();
   return (
     <List<ScoopDoc>
+      list="scoops"
       title="Scoops"
       another="A scoop"
       things={scoops}
       fresh={() => ({ id: newId('scoop'), name: `Scoop ${scoops.length + 1}`, number: 40 })}
-      onChange={(label, next) => put(label, { scoops: next })}
       card={(scoop, change, remove) => (
         <ThingCard
           key={scoop.id}

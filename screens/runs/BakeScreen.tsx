@@ -8,7 +8,7 @@ import type { LinePlan } from '../../core/plan';
 import { inStyle, showText, type NumberStyle } from '../../core/quantity';
 import { newId } from '../../state/ids';
 import type { OpenRun } from '../../state/plans';
-import { changeRun, useNumberStyle, useScreen } from '../../state/store';
+import { changeRunOf, useNumberStyle, useScreen } from '../../state/store';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { CautionLine } from '../../ui/notice';
@@ -73,7 +73,7 @@ function putIn(run: RunDoc, plan: LinePlan, load: number): void {
     { firstLookS: plan.figure(ids.look).value, expectedS: time.value, latestS: time.high },
     Date.now(),
   );
-  changeRun(`Load ${load} in`, { ...run, clocks: [...run.clocks, clock] });
+  changeRunOf(`Load ${load} in`, run.id, (now) => ({ ...now, clocks: [...now.clocks, clock] }));
 }
 
 function Foot({ open, onClose }: { readonly open: OpenRun; readonly onClose: () => void }) {

@@ -6,7 +6,7 @@ import { readWith } from '../../core/exchange/read';
 import type { FinishKind } from '../../core/plan';
 import { readNumberField } from '../../core/quantity';
 import type { RunPlan } from '../../state/plans';
-import { changeRun } from '../../state/store';
+import { changeRunOf } from '../../state/store';
 import { Chip, Chips, MainAction } from '../../ui/actions';
 import { FieldFault } from '../../ui/fieldFault';
 import { Sheet } from '../../ui/sheet';
@@ -65,7 +65,7 @@ function CloseForm({ run, whole, onClose }: CloseProps) {
       return;
     }
     onClose();
-    changeRun(`Close ${run.name}`, { ...run, closed: read.value });
+    changeRunOf(`Close ${run.name}`, run.id, (now) => ({ ...now, closed: read.value }));
     router.navigate('/logbook');
   };
   return (

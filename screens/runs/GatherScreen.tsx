@@ -5,11 +5,11 @@ import { ALLERGEN_NAMES } from '../../core/caution/allergens.table';
 import type { RunDoc } from '../../core/exchange/documents';
 import { bowlsOf, tickKey, ticksOf, withTicks } from '../../core/plan/bowls';
 import { gatherOf, preparationsOf, sharedNutFaults, type Preparation } from '../../core/plan/gather';
-import { coldFault } from '../../core/plan/cold';
+import { coldFaults } from '../../core/plan/cold';
 import { inStyle } from '../../core/quantity';
 import { useNow } from '../../state/clock';
 import type { RunPlan } from '../../state/plans';
-import { changeRun, useKitchen, useNumberStyle } from '../../state/store';
+import { changeRunOf, useKitchen, useNumberStyle } from '../../state/store';
 import { whenText } from '../../state/time';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -81,7 +81,7 @@ function WeighList({ run, whole }: { readonly run: RunDoc; readonly whole: RunPl
       .filter(({ id, place }) => (place === 'gather' || place === 'mix') && id !== 'allergens')
       .map((caution) => [caution.id, caution]),
   );
-  const colds = plans.flatMap((plan) => coldFault(plan, kitchen) ?? []);
+  const colds = coldFaults(plans, kitchen);
   return (
     <>
       <First run={run} preparations={preparationsOf(run, whole, kitchen)} />
@@ -95,7 +95,7 @@ function WeighList({ run, whole }: { readonly run: RunDoc; readonly whole: RunPl
         <QuietAction
           title="Begin the list again"
           icon="undo"
-          onPress={() => changeRun('Weigh-out list', withTicks(run, []))}
+          onPress={() => changeRunOf('Weigh-out list', run.id, (now) => withTicks(now, []))}
         />
       ) : null}
       <Allergens whole={whole} />

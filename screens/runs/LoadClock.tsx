@@ -4,7 +4,7 @@ import { clockPhase, observedFactor, recordLook } from '../../core/bench';
 import type { ClockDoc, LookResult, RunDoc } from '../../core/exchange/documents';
 import { formatDuration, join } from '../../core/quantity';
 import { useNow } from '../../state/clock';
-import { changeRun, useScreen } from '../../state/store';
+import { changeRunOf, useScreen } from '../../state/store';
 import { clockOf } from '../../state/time';
 import { QuietAction, MainAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -46,10 +46,10 @@ export function LoadClock({
   const at = (seconds: number) => clockOf(clock.startedAt + seconds * 1000);
   const answer = (result: LookResult) => {
     const next = recordLook(clock, result, Date.now());
-    changeRun(`Look at load ${clock.load}: ${RESULT[result]}`, {
-      ...run,
-      clocks: run.clocks.map((item) => (item.id === clock.id ? next : item)),
-    });
+    changeRunOf(`Look at load ${clock.load}: ${RESULT[result]}`, run.id, (now) => ({
+      ...now,
+      clocks: now.clocks.map((item) => (item.id === clock.id ? next : item)),
+    }));
   };
   if (phase.phase === 'ended') {
     const factor = observedFactor(clock) ?? 1;

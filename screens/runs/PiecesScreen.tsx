@@ -7,7 +7,8 @@ import { shareLots } from '../../core/plan/offers';
 import { useNow } from '../../state/clock';
 import { piecesIn, runKey } from '../../state/documents';
 import { newId } from '../../state/ids';
-import { change, changeRun, useDocuments, useKitchen, useScreen } from '../../state/store';
+import { useRunNow, type RunPlan } from '../../state/plans';
+import { change, changeLines, changeRunOf, useDocuments, useKitchen, useScreen } from '../../state/store';
 import { whenText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -32,22 +33,37 @@ export function PiecesScreen({ id }: { readonly id: string }) {
       stage="pieces"
       foot={() => <MainAction title="See the sums" onPress={() => router.navigate(stageHref(id, 'sums'))} />}
     >
-      {({ run, whole }) => (
-        <>
-          <Ready run={run} />
-          {whole.lines.map((planned) => (
-            <LineCard
-              key={planned.line.id}
-              run={run}
-              planned={planned}
-              draw={!wide || whole.lines.length > 1}
-            />
-          ))}
-          <AnotherLine run={run} />
-          <RunName run={run} />
-        </>
-      )}
+      {({ run, whole }) => <Lines settled={run} whole={whole} wide={wide} />}
     </RunFrame>
+  );
+}
+
+/** The sentences as they stand now; what is reckoned of them follows. */
+function Lines({
+  settled,
+  whole,
+  wide,
+}: {
+  readonly settled: RunDoc;
+  readonly whole: RunPlan;
+  readonly wide: boolean;
+}) {
+  const run = useRunNow(settled);
+  return (
+    <>
+      <Ready run={run} />
+      {run.lines.map((line) => (
+        <LineCard
+          key={line.id}
+          run={run}
+          line={line}
+          planned={whole.lines.find((one) => one.line.id === line.id) ?? null}
+          draw={!wide || run.lines.length > 1}
+        />
+      ))}
+      <AnotherLine run={run} />
+      <RunName run={run} />
+    </>
   );
 }
 
@@ -72,7 +88,7 @@ function Ready({ run }: { readonly run: RunDoc }) {
         onClose={() => setAsking(false)}
         onSave={(readyAt) => {
           setAsking(false);
-          changeRun('Ready when', { ...run, readyAt });
+          changeRunOf('Ready when', run.id, (now) => ({ ...now, readyAt }));
         }}
       />
     </Card>
@@ -93,7 +109,7 @@ function AnotherLine({ run }: { readonly run: RunDoc }) {
     const piece = pieces.find((one) => one.id === choice);
     if (piece) {
       const line = shareLots(lineFromPiece(piece, id, piece.line.count));
-      changeRun(`Add ${piece.name}`, { ...run, lines: [...run.lines, line] });
+      changeLines(`Add ${piece.name}`, run.id, (lines) => [...lines, line]);
       lookAt(run.id, id);
       return;
     }
@@ -112,10 +128,7 @@ function AnotherLine({ run }: { readonly run: RunDoc }) {
       return;
     }
     setFault(null);
-    changeRun(`Add ${FAMILY_WORDS[family].title.toLowerCase()}`, {
-      ...run,
-      lines: [...run.lines, made.line],
-    });
+    changeLines(`Add ${FAMILY_WORDS[family].title.toLowerCase()}`, run.id, (lines) => [...lines, made.line]);
     lookAt(run.id, id);
   };
   if (run.lines.length >= 60) return null;
@@ -169,7 +182,7 @@ function RunName({ run }: { readonly run: RunDoc }) {
         onClose={() => setAsking(false)}
         onSave={(name) => {
           setAsking(false);
-          changeRun('Name', { ...run, name: name.trim() });
+          changeRunOf('Name', run.id, (now) => ({ ...now, name: name.trim() }));
         }}
       />
     </>

@@ -5,7 +5,7 @@ import type { GatherGroup, Thing } from '../../../core/plan/gather';
 import { weighOut } from '../../../core/plan/weighOut';
 import { join, show } from '../../../core/quantity';
 import { holderOf, type Holder, type RunPlan } from '../../../state/plans';
-import { SHARED, changeRun, useKitchen, useNumberStyle, useScreen } from '../../../state/store';
+import { SHARED, changeRunOf, useKitchen, useNumberStyle, useScreen } from '../../../state/store';
 import { whenText } from '../../../state/time';
 import { useNow } from '../../../state/clock';
 import { Card } from '../../../ui/card';
@@ -17,9 +17,11 @@ import { pieceWords } from '../words';
 
 /** Ticks a thing off, or on again. */
 export function toggle(run: RunDoc, key: string, what: string): void {
-  const ticks = new Set(ticksOf(run));
-  if (!ticks.delete(key)) ticks.add(key);
-  changeRun(what, withTicks(run, ticks));
+  changeRunOf(what, run.id, (now) => {
+    const ticks = new Set(ticksOf(now));
+    if (!ticks.delete(key)) ticks.add(key);
+    return withTicks(now, ticks);
+  });
 }
 
 interface GroupProps {

@@ -25,13 +25,15 @@ import { CupcakeWords, MiniWellsWords } from './WellsWords';
 
 interface LineCardProps {
   readonly run: RunDoc;
-  readonly planned: PlannedLine;
+  readonly line: Line;
+  /** What was reckoned of the line last: it may be a picture behind; null for a line that was just added. */
+  readonly planned: PlannedLine | null;
   readonly draw: boolean;
 }
 
 /** What of a plan shows on its card: as long as it is the same, the card need not be drawn anew. */
 function shownOf({ planned, draw, run }: LineCardProps): string {
-  if (!planned.planned) return JSON.stringify([planned.fault, run.lines.length]);
+  if (!planned?.planned) return JSON.stringify([planned?.fault, run.lines.length]);
   const drawn = draw
     ? planned.figures.filter(({ unit }) => unit === 'mm' || unit === 'share').map(({ value }) => value)
     : [];
@@ -48,29 +50,28 @@ function shownOf({ planned, draw, run }: LineCardProps): string {
 export const LineCard = memo(
   LineCardBody,
   (before, after) =>
-    before.planned.line === after.planned.line &&
+    before.line === after.line &&
     before.draw === after.draw &&
     before.run.id === after.run.id &&
     ((before.planned === after.planned && before.run.lines.length === after.run.lines.length) ||
       shownOf(before) === shownOf(after)),
 );
 
-function LineCardBody({ run, planned, draw }: LineCardProps) {
-  const { line } = planned;
+function LineCardBody({ run, line, planned, draw }: LineCardProps) {
   const style = useNumberStyle();
   return (
     <Card>
-      {draw && planned.planned ? (
+      {draw && planned?.planned ? (
         <View style={{ alignItems: 'center' }}>
           <PieceDrawing plan={planned} width={300} height={130} label="The piece, cut through" />
         </View>
       ) : null}
       <LineWords run={run} line={line} />
-      {planned.planned ? (
+      {planned?.planned ? (
         <Small>{`${showText(planned.figure(portionId(planned)).value, 'g', style)} each; ${planned.figure('count.made').value} made.`}</Small>
-      ) : (
+      ) : planned ? (
         <LineFault line={planned} />
-      )}
+      ) : null}
       <Lots run={run} line={line} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
         {run.lines.length < 60 ? (

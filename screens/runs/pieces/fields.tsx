@@ -24,7 +24,7 @@ export interface LineProps<L extends Line> {
 
 /** Changes some of a line; lots give way where the count falls below what they promise. */
 export function setterOf<L extends Line>(run: RunDoc, line: L): LineProps<L>['set'] {
-  return (label, over) => changeLineOf(label, run, line.id, () => shareLots({ ...line, ...over }));
+  return (label, over) => changeLineOf(label, run, line.id, (one) => shareLots({ ...one, ...over }));
 }
 
 export function without(

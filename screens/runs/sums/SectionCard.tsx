@@ -78,7 +78,7 @@ export function WeighIn({
         <QuietAction
           title="Back to the computed weight"
           icon="undo"
-          onPress={() => stateFigure(run, plan.line.id, figure, null, false)}
+          onPress={() => stateFigure(run.id, plan.line.id, figure, null, false)}
         />
       ) : null}
       <NumberSheet
@@ -99,7 +99,7 @@ export function WeighIn({
         onClose={() => setAsking(false)}
         onSave={(value) => {
           setAsking(false);
-          stateFigure(run, plan.line.id, figure, fromShown(value, 'g', style), false);
+          stateFigure(run.id, plan.line.id, figure, fromShown(value, 'g', style), false);
         }}
       />
     </>

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../../core/exchange/documents';
 import type { LinePlan } from '../../../core/plan';
@@ -83,10 +83,13 @@ function AlternativeRow({
   const now = useNow(60_000);
   const style = useNumberStyle();
   const { line, carnelianSoft, warn, inkSoft } = useTokens();
+  // The sheet opens first; what each would change follows in the next picture.
+  const open = useDeferredValue(true, false);
   const lines = run.lines.map((one) => (one.id === plan.line.id ? alternative.line : one));
-  const tried = alternative.now
-    ? null
-    : planTried({ ...run, lines }, docs, now)?.lines.find((one) => one.line.id === plan.line.id);
+  const tried =
+    alternative.now || !open
+      ? null
+      : planTried({ ...run, lines }, docs, now)?.lines.find((one) => one.line.id === plan.line.id);
   const fault = tried && !tried.planned ? tried.fault.fault : null;
   const changes = tried?.planned ? differencesOf(plan, tried) : [];
   const fresh = tried?.planned
@@ -106,7 +109,10 @@ function AlternativeRow({
       {words.map((one) => (
         <Body key={one}>{one}</Body>
       ))}
-      {!alternative.now && !fault && words.length === 0 ? <Small>Nothing to speak of changes.</Small> : null}
+      {open ? null : <Small>Reckoning.</Small>}
+      {open && !alternative.now && !fault && words.length === 0 ? (
+        <Small>Nothing to speak of changes.</Small>
+      ) : null}
       {fresh.map(({ fault: one }) => (
         <Body key={one} style={{ color: warn }}>
           {inStyle(one, style)}

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { TinDoc } from '../../core/exchange/documents';
+import { tinSchema, type TinDoc } from '../../core/exchange/documents';
 import { barVolumeMl, bowlVolumeMl, boxSection, cupcakeCut, wellVolumeMl } from '../../core/piece';
 import { showText } from '../../core/quantity';
+import { newId } from '../../state/ids';
 import { useNumberStyle } from '../../state/store';
-import { QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { CutDrawing } from '../../ui/cut';
 import { NumberValue } from '../../ui/numberValue';
@@ -12,6 +12,8 @@ import { ChoiceValue, Sentence, Value, Words } from '../../ui/sentence';
 import { SectionDrawing } from '../../ui/section';
 import { Small } from '../../ui/text';
 import { TextSheet, nameFault } from '../../ui/textSheet';
+import { List, type CardOf, type KitchenProps } from './List';
+import { Removal } from './ThingCard';
 import { WaterTest } from './WaterTest';
 
 interface TinProps {
@@ -39,8 +41,34 @@ function volumeOf(tin: TinDoc): number {
   return wellVolumeMl(tin.topMm, tin.baseMm, tin.depthMm);
 }
 
+/** The tins, one at least. */
+export function Tins({ kitchen }: KitchenProps) {
+  const { tins } = kitchen;
+  return (
+    <List<TinDoc>
+      list="tins"
+      title="Tins"
+      another="Another tin"
+      things={tins}
+      keepOne
+      fresh={() => ({ ...usual(tins), id: newId('tin'), name: `Tin ${tins.length + 1}`, owned: 1 })}
+      card={tinCard}
+    />
+  );
+}
+
+const tinCard: CardOf<TinDoc> = (tin, change, remove) => (
+  <TinCard tin={tin} onChange={(next) => change(tinSchema.parse(next))} onRemove={remove} />
+);
+
+/** Another tin is most often one of a size. */
+function usual([first]: readonly TinDoc[]): TinDoc {
+  if (!first) throw new Error('invariant: a kitchen has a tin');
+  return first;
+}
+
 /** One kind of tin, in a sentence, with a well of it drawn to scale. */
-export function TinCard({ tin, onChange, onRemove }: TinProps) {
+function TinCard({ tin, onChange, onRemove }: TinProps) {
   const style = useNumberStyle();
   const [naming, setNaming] = useState(false);
   const shape = tin.shape ?? 'frustum';
@@ -150,12 +178,12 @@ export function TinCard({ tin, onChange, onRemove }: TinProps) {
       <Small>{`A well holds ${showText(volume, 'ml', style)} to the brim by ${tin.wellMl === undefined ? 'these measures' : 'the water test'}.`}</Small>
       <WaterTest
         title="Water in a well"
-        hint="Fill one to the brim on the scale: 1 g of water is 1 ml."
+        hint="Fill one to the brim on the scale: {1 g} of water is {1 ml}."
         value={tin.wellMl ?? null}
         max={5000}
         onSave={(wellMl) => onChange({ ...tin, wellMl })}
       />
-      {onRemove ? <QuietAction title="Take this tin out" icon="bin" onPress={onRemove} /> : null}
+      <Removal what="tin" onRemove={onRemove} />
       <TextSheet
         ask={naming ? { title: 'Name of the tin', value: tin.name, fault: nameFault } : null}
         onClose={() => setNaming(false)}
