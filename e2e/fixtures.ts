@@ -54,7 +54,8 @@ export async function keyIn(page: Page, digits: string): Promise<void> {
   for (const digit of digits) await sheet.getByRole('button', { name: digit, exact: true }).click();
 }
 
-/** The words of a figure on screen: "Batter in a well: 55 g. Why?". */
+/** The words of a figure on screen, once it has followed what was changed: "Batter in a well: 55 g. Why?". */
 export async function spoken(page: Page, id: string): Promise<string> {
+  await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
   return (await page.getByTestId(`figure-${id}`).first().getAttribute('aria-label')) ?? '';
 }

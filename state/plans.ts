@@ -106,8 +106,14 @@ export interface OpenRun {
 }
 
 export type RunView =
-  { readonly state: 'missing' } | { readonly state: 'opening'; readonly run: RunDoc } | OpenView;
-type OpenView = { readonly state: 'open' } & OpenRun;
+  | { readonly state: 'missing' }
+  | { readonly state: 'opening'; readonly run: RunDoc; readonly settling: true }
+  | OpenView;
+type OpenView = {
+  readonly state: 'open';
+  /** Something was changed that the plan does not know of yet. */
+  readonly settling: boolean;
+} & OpenRun;
 
 /**
  * A run with its plan, and the line that is looked at. What was changed shows in the next picture, its figures in the one
@@ -122,12 +128,13 @@ export function useRun(id: string): RunView {
   const settled = runIn(docs, id);
   if (!settled) return { state: 'missing' };
   const whole = planOf(settled, docs, now);
-  if (!whole) return { state: 'opening', run: settled };
+  if (!whole) return { state: 'opening', run: settled, settling: true };
   const line = whole.lines.find((one) => one.line.id === lineId) ?? whole.lines[0];
   if (!line) return { state: 'missing' };
   const latest = runIn(current, id);
   // Ticks, clocks and the hour are no matter of a line: they show at once.
-  return { state: 'open', run: latest?.lines === settled.lines ? latest : settled, whole, line };
+  const run = latest?.lines === settled.lines ? latest : settled;
+  return { state: 'open', settling: current !== docs, run, whole, line };
 }
 
 /** The run as it stands at this moment, before its figures have followed. */
@@ -140,7 +147,8 @@ export function useFigureNow(figure: Figure, runId: string, lineId: string): Fig
   const stated = useDocuments(({ docs }) => statedIn(docs, runId, lineId, figure.id));
   const settled = useDeferredValue(stated);
   if (stated === settled || stated === undefined) return figure;
-  return { ...figure, value: stated, low: stated, high: stated };
+  const { value, low, high } = figure;
+  return { ...figure, value: stated, low: stated, high: stated, expected: { value, low, high } };
 }
 
 function statedIn(docs: Docs, runId: string, lineId: string, figureId: string): number | undefined {

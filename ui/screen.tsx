@@ -30,6 +30,8 @@ interface ScreenProps {
   readonly broad?: boolean;
   /** Stands to the right of the work where there is room. */
   readonly beside?: ReactNode;
+  /** What was changed stands there already, the figures that follow from it do not yet. */
+  readonly busy?: boolean;
 }
 
 /** The frame of every screen: title, undo, the work, and the main action at the thumb. */
@@ -44,6 +46,7 @@ export function Screen({
   broad = false,
   reading = false,
   beside,
+  busy = false,
 }: ScreenProps) {
   const wide = useWide();
   const { ground, line } = useTokens();
@@ -66,7 +69,7 @@ export function Screen({
         </View>
         {band ?? <StoneBands />}
       </View>
-      <View style={{ flex: 1, minHeight: 0, flexDirection: 'row' }}>
+      <View aria-busy={busy} style={{ flex: 1, minHeight: 0, flexDirection: 'row' }}>
         <ScrollView
           {...(reading ? { tabIndex: 0 as const, 'aria-label': title } : {})}
           style={{ flex: 1 }}

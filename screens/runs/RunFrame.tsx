@@ -45,7 +45,7 @@ export function RunFrame({ id, stage, foot, children, ofLine = false }: RunFrame
       </Screen>
     );
   }
-  const { run } = view;
+  const { run, settling } = view;
   const open = view.state === 'open' ? view : null;
   const plan = open?.line.planned ? open.line : null;
   const screen = (
@@ -53,6 +53,7 @@ export function RunFrame({ id, stage, foot, children, ofLine = false }: RunFrame
       title={run.name}
       under={`ready ${whenText(run.readyAt, now)}, ${awayText(run.readyAt, now)}`}
       onBack={toRuns}
+      busy={settling}
       band={
         <>
           <Stages id={id} stage={stage} />
