@@ -18,7 +18,8 @@ export function useKitchen(): KitchenDoc {
 
 /** How the person reads numbers. */
 export function useNumberStyle(): NumberStyle {
-  const { mass, temperature, decimal } = useKitchen().prefs;
+  // Asked by every figure on the screen: a tin that changes is no matter of theirs.
+  const { mass, temperature, decimal } = useDocuments((state) => kitchenIn(state.docs).prefs);
   return useMemo(() => ({ mass, temperature, decimal }), [mass, temperature, decimal]);
 }
 

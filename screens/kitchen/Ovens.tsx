@@ -101,6 +101,7 @@ function OvenCard({
 }) {
   const style = useNumberStyle();
   const [naming, setNaming] = useState(false);
+  const drawn = useDeferredValue(oven);
   const offset = oven.offsetC;
   const rackSide = (key: 'rackWidthMm' | 'rackDepthMm', label: string, hint: string) => (
     <NumberValue
@@ -112,7 +113,7 @@ function OvenCard({
   );
   return (
     <Card>
-      <Rack oven={oven} tin={tin} />
+      <Rack oven={drawn} tin={tin} />
       <Sentence>
         <Value text={oven.name} label="Name of the oven" onPress={() => setNaming(true)} after=":" />
         <ChoiceValue

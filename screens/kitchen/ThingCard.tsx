@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { useDeferredValue, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { showText } from '../../core/quantity';
 import { useNumberStyle } from '../../state/store';
@@ -50,9 +50,11 @@ export function ThingCard<T extends { readonly id: string; readonly name: string
 }: ThingProps<T>) {
   const style = useNumberStyle();
   const [naming, setNaming] = useState(false);
+  // The sentence shows what was changed first, then the drawing.
+  const drawn = useDeferredValue(drawing);
   return (
     <Card>
-      {drawing ? <View style={{ alignItems: 'center' }}>{drawing}</View> : null}
+      {drawn ? <View style={{ alignItems: 'center' }}>{drawn}</View> : null}
       <Sentence>
         <Value text={thing.name} label={`Name of the ${what}`} onPress={() => setNaming(true)} after=":" />
         {numbers.map(({ key, label, hint, unit, min, max, whole, before, after }) => {

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 import { tinSchema, type TinDoc } from '../../core/exchange/documents';
 import { barVolumeMl, bowlVolumeMl, boxSection, cupcakeCut, wellVolumeMl } from '../../core/piece';
@@ -74,8 +74,8 @@ function TinCard({ tin, onChange, onRemove }: TinProps) {
   const shape = tin.shape ?? 'frustum';
   const byMeasures = volumeOf(tin);
   const volume = tin.wellMl ?? byMeasures;
-  const cone = wellVolumeMl(tin.topMm, tin.baseMm, tin.depthMm);
-  const cut = cupcakeCut(tin, cone / 2, cone * 0.95);
+  // The sentence shows what was changed first, then the drawing.
+  const drawn = useDeferredValue(tin);
   const side = ({ key, name, min, max }: (typeof SIDES)[number]) => (
     <NumberValue
       key={key}
@@ -88,25 +88,7 @@ function TinCard({ tin, onChange, onRemove }: TinProps) {
   const [top, base, depth] = SIDES;
   return (
     <Card>
-      <View style={{ alignItems: 'center' }}>
-        {shape === 'frustum' ? (
-          <CutDrawing
-            cut={cut}
-            width={240}
-            height={Math.max(56, (tin.depthMm + 8) * 2)}
-            pxPerMm={2}
-            bare
-            label={`A well of ${tin.name}, to scale`}
-          />
-        ) : (
-          <SectionDrawing
-            section={boxSection(shape === 'bar' ? (tin.lengthMm ?? tin.topMm) : tin.topMm, tin.depthMm)}
-            width={240}
-            height={96}
-            label={`A well of ${tin.name} from the side, to scale`}
-          />
-        )}
-      </View>
+      <Well tin={drawn} />
       <Sentence>
         <Value text={tin.name} label="Name of the tin" onPress={() => setNaming(true)} after=":" />
 
@@ -193,5 +175,33 @@ function TinCard({ tin, onChange, onRemove }: TinProps) {
         }}
       />
     </Card>
+  );
+}
+
+/** A well of a tin, to scale. */
+function Well({ tin }: { readonly tin: TinDoc }) {
+  const shape = tin.shape ?? 'frustum';
+  const cone = wellVolumeMl(tin.topMm, tin.baseMm, tin.depthMm);
+  const cut = cupcakeCut(tin, cone / 2, cone * 0.95);
+  return (
+    <View style={{ alignItems: 'center' }}>
+      {shape === 'frustum' ? (
+        <CutDrawing
+          cut={cut}
+          width={240}
+          height={Math.max(56, (tin.depthMm + 8) * 2)}
+          pxPerMm={2}
+          bare
+          label={`A well of ${tin.name}, to scale`}
+        />
+      ) : (
+        <SectionDrawing
+          section={boxSection(shape === 'bar' ? (tin.lengthMm ?? tin.topMm) : tin.topMm, tin.depthMm)}
+          width={240}
+          height={96}
+          label={`A well of ${tin.name} from the side, to scale`}
+        />
+      )}
+    </View>
   );
 }

@@ -3,7 +3,8 @@ import { View, useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { localNow } from '../../state/time';
 import { loadPlanner } from '../../state/plans';
-import { useDocuments, useKitchen } from '../../state/store';
+import { kitchenIn } from '../../state/documents';
+import { useDocuments } from '../../state/store';
 import { StoneBands } from '../../ui/card';
 import { PaperIcon } from '../../ui/icons';
 import { Heading } from '../../ui/text';
@@ -24,7 +25,7 @@ export function House({
     void hydrate(localNow(Date.now()));
     void loadPlanner();
   }, [hydrate]);
-  const choice = useKitchen().prefs.theme;
+  const choice = useDocuments((state) => kitchenIn(state.docs).prefs.theme);
   const system = useColorScheme();
   const tokens = (choice === 'system' ? system : choice) === 'dark' ? DARK : LIGHT;
   const theme = useMemo(() => paperTheme(tokens), [tokens]);
