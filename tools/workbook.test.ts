@@ -32,11 +32,11 @@ describe('what the explanations say is what is reckoned', () => {
     return line;
   });
 
-  it('tells all but heat and heights as arithmetic', () => {
+  it('tells all but heat, heights and the choice of a scoop as arithmetic', () => {
     const spoken = new Set(plans.flatMap(spokenSums));
-    expect([...spoken].filter((id) => !/bake\.time$|^(fill\.belowRim|finish\.aboveRim)$/.test(id))).toEqual(
-      [],
-    );
+    expect(
+      [...spoken].filter((id) => !/bake\.time$|^(fill\.belowRim|finish\.aboveRim|scoop\.number)$/.test(id)),
+    ).toEqual([]);
   });
 
   it('comes to the same values and ranges, laid out by its own words in a workbook', () => {

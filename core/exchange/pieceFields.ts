@@ -47,6 +47,13 @@ export const toppingSchema = z.discriminatedUnion('by', [
     share: share(0.05, 1),
     formulaId: id.nullable().optional(),
   }),
+  /** Poured over the pricked cake and soaked in: a share of the cake's mass. */
+  z.object({
+    by: z.literal('soak'),
+    what: name,
+    share: share(0.02, 0.6),
+    formulaId: id.nullable().optional(),
+  }),
 ]);
 export type Topping = z.infer<typeof toppingSchema>;
 

@@ -6,6 +6,8 @@ import { TOP_STYLES } from '../process/frost.table';
 import { DIP_SCHOOLS } from '../process/set.table';
 import type { Figure } from '../figure';
 import type { LinePlan } from './plan';
+import { scoopMl } from '../process/portion';
+import { scoopings } from './links/scoops';
 import { scoopsOf } from './scoops';
 
 /** One way in which a line could be made otherwise. */
@@ -33,10 +35,11 @@ const without = (stated: Readonly<Record<string, number>>, ...ids: readonly stri
 const keys = <K extends string>(table: Readonly<Record<K, unknown>>): K[] => Object.keys(table) as K[];
 
 /** All that can be asked of a line: another tin, vessel, mould, mug, thickness, school. One alternative is no question. */
-export function questionsOf(line: Line, kitchen: KitchenDoc): Question[] {
+export function questionsOf(line: Line, kitchen: KitchenDoc, plan?: LinePlan): Question[] {
   const all = [
     ...ofVessels(line, kitchen),
     ...ofFinish(line),
+    ...(plan ? ofScoops(line, kitchen, plan) : []),
     ...ofDough(line, kitchen),
     ...ofCoat(line, kitchen),
     ...ofTop(line),
@@ -160,6 +163,34 @@ function ofFinish(line: Line): Question[] {
         now: fill.by === 'finish' && fill.finish === finish,
         line: { ...line, fill: { by: 'finish', finish }, stated: without(line.stated, 'portion.mass') },
       })),
+    },
+  ];
+}
+
+/** Batter by the scoop in place of the scale, as near to the portion of now as each scoop comes. */
+function ofScoops(line: Line, kitchen: KitchenDoc, plan: LinePlan): Question[] {
+  if (line.family === 'pop' || line.family === 'cakesicle') return [];
+  if (line.family === 'mini' && line.style === 'cubes') return [];
+  const { fill } = line;
+  const density = plan.figure('batter.density').value;
+  const portionG = plan.figure('portion.mass').value;
+  const scooped = scoopings(portionG / density, kitchen).map(({ number, name, count }) => {
+    const exact = count * scoopMl(number) * density;
+    const massG = Math.max(1, Math.round(exact / kitchen.scaleStepG) * kitchen.scaleStepG);
+    return {
+      id: `scoop ${number}`,
+      title: count === 1 ? name : `${count} × ${name}`,
+      detail: `About {${Number(massG.toPrecision(4))} g} in each.`,
+      now: fill.by === 'mass' && fill.massG === massG,
+      line: { ...line, fill: { by: 'mass' as const, massG }, stated: without(line.stated, 'portion.mass') },
+    };
+  });
+  const weighed = { id: 'weighed', title: 'Weighed', detail: 'As it is chosen.', now: true, line };
+  return [
+    {
+      id: 'scoops',
+      title: 'By the scoop',
+      alternatives: scooped.some(({ now }) => now) ? scooped : [weighed, ...scooped],
     },
   ];
 }

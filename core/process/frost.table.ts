@@ -43,6 +43,9 @@ export const GEL_DROP_G = 0.05;
 /** Left in each piping bag, g. */
 export const BAG_LOSS_G = 15;
 
+/** Syrup or thin glaze that a pricked cake takes up, of its own mass, where nobody has said. Basis: typical. */
+export const SOAK_SHARE = 0.2;
+
 /** Schools of buttercream: sugar to a gram of butter. Basis: typical. */
 export const BUTTERCREAM = {
   soft: { sugar: 1, meaning: 'One to one: silky, soft in a warm room.' },

@@ -60,7 +60,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     'Water that leaves in the microwave. Weigh a full mug before and after to know yours.',
     { min: 0, max: 0.5 },
   );
-  addMugPortion(ledger, line, kitchen.scaleStepG);
+  addMugPortion(ledger, line, kitchen, method);
   addBowlLoss(ledger, '');
   ledger.calc(
     'batter.needed',

@@ -1,10 +1,12 @@
-import type { MugLine } from '../../exchange/documents';
+import type { KitchenDoc, MugLine } from '../../exchange/documents';
+import type { MethodDef } from '../../process/batter.table';
 import { microwaveTime } from '../../process/microwave';
 import { MICROWAVE } from '../../process/microwave.table';
 import type { Fault } from '../../quantity';
 import type { Remainder } from '../remainder';
 import type { Band } from './bands';
 import { type Figures, gramsText, toScale } from '../figures';
+import { addScoops } from '../links/scoops';
 
 /** The chain of a mug cake, after its bowl. */
 export const MUG_BANDS: readonly Band[] = [
@@ -14,8 +16,13 @@ export const MUG_BANDS: readonly Band[] = [
 ];
 
 /** What goes into a mug, and how full it gets. */
-export function addMugPortion(ledger: Figures, { fill }: MugLine, stepG: number): void {
-  const more = { decide: toScale(stepG), pin: { min: 1, max: 3000 } };
+export function addMugPortion(
+  ledger: Figures,
+  { fill }: MugLine,
+  kitchen: KitchenDoc,
+  method: MethodDef,
+): void {
+  const more = { decide: toScale(kitchen.scaleStepG), pin: { min: 1, max: 3000 } };
   if (fill.by === 'share') {
     ledger.given(
       'fill.rule',
@@ -46,6 +53,7 @@ export function addMugPortion(ledger: Figures, { fill }: MugLine, stepG: number)
       { ...more, decide: { step: 0, how: 'nearest' } },
     );
   }
+  addScoops(ledger, kitchen, 'a mug', method);
   ledger.calc(
     'fill.share',
     'Filled',

@@ -4,6 +4,7 @@ import { BAKE_LOSS, FINISHES, TIN_RULER_MM } from '../../process/batter.table';
 import { barLengthMm, type WellsContext } from './wellsContext';
 import { type Figures, toScale } from '../figures';
 import { addDensities } from '../links/batch';
+import { addScoops } from '../links/scoops';
 
 /** The well, how the batter rises in it, and what goes into one. */
 export function addFill(ledger: Figures, context: WellsContext): void {
@@ -31,6 +32,7 @@ export function addFill(ledger: Figures, context: WellsContext): void {
   );
   const room = line.baseLayer ? addLayer(ledger, line.baseLayer) : 'well.volume';
   addPortion(ledger, line.fill, run.kitchen.scaleStepG, formula.name, room);
+  addScoops(ledger, run.kitchen, 'a well', method);
   ledger.calc(
     'fill.share',
     'Filled',

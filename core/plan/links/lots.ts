@@ -84,10 +84,10 @@ export interface Finished {
 
 /** Toppings of every lot, and what one finished piece of it weighs. */
 export function addToppings(ledger: Figures, lots: readonly CountedLot[], finished: Finished): LotPlan[] {
-  const { pieceId, areaId } = finished;
+  const { pieceId } = finished;
   return lots.map(({ lot, p, name, countId, count }) => {
     const eachIds = (lot?.toppings ?? []).map((topping, k) =>
-      addTopping(ledger, `${p}topping.${k + 1}`, topping, areaId, countId),
+      addTopping(ledger, `${p}topping.${k + 1}`, topping, finished, countId),
     );
     const finishedId = `${p}finished`;
     ledger.total(
@@ -154,7 +154,13 @@ function lotAllergens(
   ];
 }
 
-function addTopping(ledger: Figures, id: string, topping: Topping, areaId: string, countId: string): string {
+function addTopping(
+  ledger: Figures,
+  id: string,
+  topping: Topping,
+  { areaId, pieceId }: Pick<Finished, 'areaId' | 'pieceId'>,
+  countId: string,
+): string {
   const eachId = `${id}.each`;
   if (topping.by === 'each') {
     ledger.given(
@@ -165,6 +171,26 @@ function addTopping(ledger: Figures, id: string, topping: Topping, areaId: strin
       'stated',
       'As chosen for this lot.',
       { min: 0, max: 200 },
+    );
+  } else if (topping.by === 'soak') {
+    // What is soaked is the cake by itself, without what is in it or on it.
+    const cakeId = ['pair.mass', 'cake.mass'].find((one) => ledger.has(one)) ?? pieceId;
+    ledger.given(
+      `${id}.share`,
+      `${topping.what}, share of the cake`,
+      'share',
+      topping.share,
+      'stated',
+      'What the pricked cake is to take up, of its own mass, as chosen.',
+      { min: 0.02, max: 0.6 },
+    );
+    ledger.calc(
+      eachId,
+      `${topping.what} soaked into a piece`,
+      'g',
+      `{${cakeId}} × {${id}.share}`,
+      (cake = 0, share = 0) => cake * share,
+      'Spooned over the pricked cake, a little at a time.',
     );
   } else {
     const usual = COVER_G_CM2[topping.cover];

@@ -5,7 +5,7 @@ import type { Line, Lot, RunDoc, Topping } from '../../../core/exchange/document
 import { lotSchema } from '../../../core/exchange/pieceFields';
 import { readWith } from '../../../core/exchange/read';
 import { COVER_G_CM2 } from '../../../core/process/coat.table';
-import { COLOUR_DEPTH, type ColourDepth } from '../../../core/process/frost.table';
+import { COLOUR_DEPTH, SOAK_SHARE, type ColourDepth } from '../../../core/process/frost.table';
 import { readNumberField, showText } from '../../../core/quantity';
 import { newId } from '../../../state/ids';
 import { changeLineOf, useNumberStyle } from '../../../state/store';
@@ -95,7 +95,9 @@ function useLotWords(): (lot: Lot) => string {
       ...lot.toppings.map((topping) =>
         topping.by === 'each'
           ? `${showText(topping.eachG, 'g', style)} of ${topping.what}`
-          : `${topping.what} over ${showText(topping.share, 'share', style)}`,
+          : topping.by === 'soak'
+            ? `${topping.what} soaked in, ${showText(topping.share, 'share', style)} of the cake`
+            : `${topping.what} over ${showText(topping.share, 'share', style)}`,
       ),
       lot.nutFree ? 'promised free of nuts' : '',
     ]
@@ -206,6 +208,7 @@ function LotForm({ lot, line, most, onSave, onRemove }: FormProps) {
         <ToppingFields
           key={i}
           topping={topping}
+          soaks={line.family !== 'pop' && line.family !== 'cakesicle'}
           onChange={(next) =>
             setDraft({
               ...draft,
@@ -283,12 +286,15 @@ function ColourFields({ lot, onChange }: { readonly lot: Lot; readonly onChange:
 
 const COVERS = Object.keys(COVER_G_CM2) as (keyof typeof COVER_G_CM2)[];
 
-/** A topping: so much on each, or over a share of the piece. */
+/** A topping: so much on each, soaked into it, or over a share of the piece. */
 function ToppingFields({
   topping,
+  soaks,
   onChange,
 }: {
   readonly topping: Topping;
+  /** Whether it is cake that could be pricked and soaked, and not dough. */
+  readonly soaks: boolean;
   readonly onChange: (topping: Topping | null) => void;
 }) {
   const { line } = useTokens();
@@ -297,6 +303,12 @@ function ToppingFields({
   const [text, setText] = useState(
     topping.by === 'each' ? mass.write(topping.eachG) : String(Math.round(topping.share * 100)),
   );
+  const labels =
+    topping.by === 'each'
+      ? { seen: `${mass.unit} on each`, heard: `On each, ${mass.unit}` }
+      : topping.by === 'soak'
+        ? { seen: '% of the cake’s weight', heard: 'Per cent of the cake’s weight' }
+        : { seen: '% of the piece covered', heard: 'Per cent covered' };
   return (
     <View style={{ borderLeftWidth: 4, borderLeftColor: line, paddingLeft: space(1.5), gap: space(1) }}>
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
@@ -319,6 +331,16 @@ function ToppingFields({
             onChange({ by: 'each', what, eachG: 1 });
           }}
         />
+        {soaks ? (
+          <Chip
+            title="soaked in"
+            selected={topping.by === 'soak'}
+            onPress={() => {
+              setText(String(100 * SOAK_SHARE));
+              onChange({ by: 'soak', what, share: SOAK_SHARE });
+            }}
+          />
+        ) : null}
         {COVERS.map((cover) => (
           <Chip
             key={cover}
@@ -333,8 +355,8 @@ function ToppingFields({
       </Chips>
       <TextInput
         mode="outlined"
-        label={topping.by === 'each' ? `${mass.unit} on each` : '% of the piece covered'}
-        aria-label={topping.by === 'each' ? `On each, ${mass.unit}` : 'Per cent covered'}
+        label={labels.seen}
+        aria-label={labels.heard}
         value={text}
         inputMode="decimal"
         onChangeText={(next) => {

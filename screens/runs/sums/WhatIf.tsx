@@ -24,7 +24,7 @@ interface Part {
 export function WhatIf({ run, plan }: Part) {
   const kitchen = useKitchen();
   const [open, setOpen] = useState(false);
-  const questions = questionsOf(plan.line, kitchen);
+  const questions = questionsOf(plan.line, kitchen, plan);
   if (questions.length === 0) return null;
   return (
     <>

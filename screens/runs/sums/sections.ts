@@ -22,7 +22,7 @@ const WELL: SumsSection = {
   hero: 'portion.mass',
   heroLabel: 'Batter, weighed into each',
   few: ['fill.share', 'fill.belowRim', 'rise', 'finish.share'],
-  rows: ['layer.mass', 'well.volume'],
+  rows: ['scoop.mass', 'layer.mass', 'well.volume'],
 };
 
 const OVEN: SumsSection = {
@@ -65,7 +65,7 @@ const MUG: SumsSection = {
   hero: 'portion.mass',
   heroLabel: 'Batter, weighed into each',
   few: ['fill.share', 'finish.share'],
-  rows: ['mug.volume'],
+  rows: ['scoop.mass', 'mug.volume'],
 };
 
 const CUT: SumsSection = {
