@@ -2,7 +2,7 @@ import { bringIn } from '../core/exchange/bringIn';
 import type { RunDoc } from '../core/exchange/documents';
 import { FAMILY_FILES } from '../demo/families';
 import { pieceOf } from '../core/exchange/pieceDoc';
-import { kitchenIn, piecesIn, runIn, runsIn } from './documents';
+import { formulasIn, kitchenIn, piecesIn, runIn, runsIn } from './documents';
 import { bring, fileName, pieceFileText, runFileText } from './exchange';
 import { loadPlanner } from './plans';
 import { changeLines, useDocuments } from './store';
@@ -42,6 +42,30 @@ describe('what is brought in', () => {
     useDocuments.getState().undo();
     expect(piecesIn(docs())).toEqual([]);
     expect(fileName(piece.name, 'piece')).toBe('For-the-gate.piece.json');
+  });
+
+  it('takes a piece with what it is made of into a kitchen that has nothing of it', () => {
+    const line = FAMILY_FILES.evening?.run.lines.find(({ family }) => family === 'cupcake');
+    if (!line || !('formulaId' in line)) throw new Error('the demo has cupcakes');
+    const text = pieceFileText(pieceOf(line, { id: 'piece-2', name: 'For the gate' }));
+    useDocuments.getState().startEmpty();
+    expect(formulasIn(docs())).toEqual([]);
+    const outcome = bring(text);
+    expect(outcome.ok && outcome.words).toMatch(/^“For the gate” is in, under Formulas\. With it came .+\.$/);
+    expect(formulasIn(docs()).some(({ id }) => id === line.formulaId)).toBe(true);
+    expect(kitchenIn(docs()).tins.some(({ id }) => id === line.tinId)).toBe(true);
+    // One step: all of it goes back together.
+    useDocuments.getState().undo();
+    expect(formulasIn(docs())).toEqual([]);
+    expect(piecesIn(docs())).toEqual([]);
+  });
+
+  it('takes a piece of before, that came without what it is made of', () => {
+    const [line] = FAMILY_FILES.mugs?.run.lines ?? [];
+    if (!line) throw new Error('the demo has mugs');
+    const bare = pieceOf(line, { id: 'piece-3', name: 'Alone' });
+    expect(bring(JSON.stringify(bare))).toMatchObject({ ok: true, words: '“Alone” is in, under Formulas.' });
+    expect(piecesIn(docs())).toEqual([bare]);
   });
 
   it('stands beside a run of the same id', () => {

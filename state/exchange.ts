@@ -2,24 +2,28 @@ import { bringIn } from '../core/exchange/bringIn';
 import {
   formulaSchema,
   type FormulaDoc,
+  type KitchenDoc,
   type PieceDoc,
+  type PieceFile,
   type RunDoc,
   type RunFile,
 } from '../core/exchange/documents';
-import { mergeRunFile } from '../core/exchange/merge';
+import { mergePieceFile, mergeRunFile } from '../core/exchange/merge';
+import { formulasNamed } from '../core/exchange/references';
 import { readWith, type DocFault } from '../core/exchange/read';
 import {
   formulaKey,
   formulasIn,
   kitchenIn,
   pieceKey,
+  piecesIn,
   runKey,
   runsIn,
   KITCHEN_KEY,
   type Change,
 } from './documents';
 import { newId } from './ids';
-import { fileOf } from './plans';
+import { fileOf, usedFormulas } from './plans';
 import { change, useDocuments } from './store';
 
 /** What came of bringing a text in: where to go and what came along, or what is wrong. */
@@ -41,17 +45,11 @@ export function bring(text: string): Outcome {
       const has = {
         kitchen: kitchenIn(docs),
         formulas: formulasIn(docs),
-        runIds: new Set(runsIn(docs).map(({ id }) => id)),
+        ids: new Set(runsIn(docs).map(({ id }) => id)),
       };
       const { run, formulas, kitchen, added } = mergeRunFile(read.file, has, newId);
-      const entries: Change = {
-        [runKey(run.id)]: run,
-        ...Object.fromEntries(formulas.map((doc) => [formulaKey(doc.id), doc])),
-        ...(kitchen === has.kitchen ? {} : { [KITCHEN_KEY]: kitchen }),
-      };
-      change(`Bring in ${run.name}`, entries);
-      const along = added.length > 0 ? ` With it came ${added.join(', ')}.` : '';
-      return { ok: true, words: `“${run.name}” is in.${along}`, go: { run: run.id } };
+      change(`Bring in ${run.name}`, { [runKey(run.id)]: run, ...cameAlong(formulas, kitchen, has.kitchen) });
+      return { ok: true, words: `“${run.name}” is in.${alongWords(added)}`, go: { run: run.id } };
     }
     case 'formulas': {
       const made: FormulaDoc[] = [];
@@ -82,6 +80,19 @@ export function bring(text: string): Outcome {
       change(`Bring in ${name}`, { [pieceKey(id)]: { ...read.piece, id } });
       return { ok: true, words: `“${name}” is in, under Formulas.`, go: {} };
     }
+    case 'piece file': {
+      const has = {
+        kitchen: kitchenIn(docs),
+        formulas: formulasIn(docs),
+        ids: new Set(piecesIn(docs).map(({ id }) => id)),
+      };
+      const { piece, formulas, kitchen, added } = mergePieceFile(read.file, has, newId);
+      change(`Bring in ${piece.name}`, {
+        [pieceKey(piece.id)]: piece,
+        ...cameAlong(formulas, kitchen, has.kitchen),
+      });
+      return { ok: true, words: `“${piece.name}” is in, under Formulas.${alongWords(added)}`, go: {} };
+    }
     case 'kitchen': {
       change('Bring in a kitchen', { [KITCHEN_KEY]: { ...read.kitchen, id: kitchenIn(docs).id } });
       return {
@@ -93,6 +104,14 @@ export function bring(text: string): Outcome {
   }
 }
 
+/** What a file brought besides what it is of. */
+const cameAlong = (formulas: readonly FormulaDoc[], kitchen: KitchenDoc, before: KitchenDoc): Change => ({
+  ...Object.fromEntries(formulas.map((doc) => [formulaKey(doc.id), doc])),
+  ...(kitchen === before ? {} : { [KITCHEN_KEY]: kitchen }),
+});
+const alongWords = (added: readonly string[]): string =>
+  added.length > 0 ? ` With it came ${added.join(', ')}.` : '';
+
 /** A run with all that it rests on, as text for a file. */
 export function runFileText(run: RunDoc): string {
   const { formulas, kitchen } = fileOf(run, useDocuments.getState().docs, Date.now());
@@ -100,8 +119,13 @@ export function runFileText(run: RunDoc): string {
   return JSON.stringify(file, null, 2);
 }
 
-/** A whole piece as text for a file. What it is made of stays behind: a run file takes that along. */
-export const pieceFileText = (piece: PieceDoc): string => JSON.stringify(piece, null, 2);
+/** A whole piece with the formulas that it is made of and the kitchen, as text for a file. */
+export function pieceFileText(piece: PieceDoc): string {
+  const { docs } = useDocuments.getState();
+  const formulas = usedFormulas(formulasNamed([piece.line]), formulasIn(docs));
+  const file: PieceFile = { kind: 'piece file', version: 1, piece, formulas, kitchen: kitchenIn(docs) };
+  return JSON.stringify(file, null, 2);
+}
 
 /** Hands a text to the person as a file. */
 export function saveFile(name: string, text: string): void {

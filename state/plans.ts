@@ -36,7 +36,7 @@ const begun = (run: RunDoc) =>
   run.lines.some((line) => line.ticks.length > 0);
 
 /** The formulas of those ids, and those that they are made of. */
-function used(ids: ReadonlySet<string>, all: readonly FormulaDoc[]): FormulaDoc[] {
+export function usedFormulas(ids: ReadonlySet<string>, all: readonly FormulaDoc[]): FormulaDoc[] {
   const reached = new Set(ids);
   for (const id of reached) {
     for (const part of all.find((doc) => doc.id === id)?.parts ?? []) reached.add(part.formulaId);
@@ -47,7 +47,7 @@ function used(ids: ReadonlySet<string>, all: readonly FormulaDoc[]): FormulaDoc[
 /** All that a run is planned from at a moment. */
 export function fileOf(run: RunDoc, docs: Docs, now: number): PlanFile {
   const kitchen: KitchenDoc = kitchenIn(docs);
-  const formulas = used(formulasNamed(run.lines), formulasIn(docs));
+  const formulas = usedFormulas(formulasNamed(run.lines), formulasIn(docs));
   const local = localNow(now);
   const asOf = begun(run) || run.readyAt <= local ? undefined : local;
   return { run, formulas, kitchen, asOf };

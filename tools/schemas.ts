@@ -4,6 +4,7 @@ import { z } from 'zod';
 import {
   formulaSchema,
   kitchenSchema,
+  pieceFileSchema,
   pieceSchema,
   runFileSchema,
   runSchema,
@@ -14,6 +15,7 @@ const SCHEMAS = {
   run: { schema: runSchema, title: 'A run' },
   formula: { schema: formulaSchema, title: 'A formula' },
   kitchen: { schema: kitchenSchema, title: 'A kitchen' },
+  'piece-file': { schema: pieceFileSchema, title: 'A whole piece with all that it is made of' },
   piece: { schema: pieceSchema, title: 'A whole piece' },
 } as const;
 

@@ -144,7 +144,7 @@ describe('a run file', () => {
     const has = {
       kitchen: EMPTY_KITCHEN,
       formulas: formula ? [{ ...formula, name: 'Another of that id' }] : [],
-      runIds: new Set([file.run.id]),
+      ids: new Set([file.run.id]),
     };
     const merged = mergeRunFile(file, has, newId);
     expect(merged.run.id).not.toBe(file.run.id);
@@ -169,7 +169,7 @@ describe('a run file', () => {
     const has = {
       kitchen: { ...file.kitchen, tins: file.kitchen.tins.map(turned) },
       formulas: file.formulas.map(turned),
-      runIds: new Set<string>(),
+      ids: new Set<string>(),
     };
     const merged = mergeRunFile(file, has, (kind) => `new-${kind}`);
     expect(merged.added).toEqual([]);
@@ -180,7 +180,7 @@ describe('a run file', () => {
     const file = FAMILY_FILES.pops as RunFile;
     const merged = mergeRunFile(
       file,
-      { kitchen: file.kitchen, formulas: file.formulas, runIds: new Set() },
+      { kitchen: file.kitchen, formulas: file.formulas, ids: new Set() },
       () => 'never',
     );
     expect(merged).toEqual({ run: file.run, formulas: [], kitchen: file.kitchen, added: [] });

@@ -2,9 +2,9 @@ import { MOST_LETTERS } from './limits';
 import { guessMeasures } from '../formula';
 import { readLine } from '../quantity';
 import { MAX_FORMULA_LINES } from './fields';
-import type { FormulaDoc, KitchenDoc, PieceDoc, RunFile } from './documents';
+import type { FormulaDoc, KitchenDoc, PieceDoc, PieceFile, RunFile } from './documents';
 import { readDocument } from './migrate';
-import { readRunFile, type DocFault } from './read';
+import { readPieceFile, readRunFile, type DocFault } from './read';
 
 /** A formula that was read and has no id yet. */
 export type FormulaDraft = Omit<FormulaDoc, 'id' | 'kind' | 'version'>;
@@ -14,6 +14,7 @@ export type BroughtIn =
   | { readonly ok: true; readonly what: 'formulas'; readonly formulas: readonly FormulaDraft[] }
   | { readonly ok: true; readonly what: 'kitchen'; readonly kitchen: KitchenDoc }
   | { readonly ok: true; readonly what: 'piece'; readonly piece: PieceDoc }
+  | { readonly ok: true; readonly what: 'piece file'; readonly file: PieceFile }
   | { readonly ok: false; readonly faults: readonly DocFault[] };
 
 /** Brackets inside brackets that a file of ours never reaches. */
@@ -86,6 +87,10 @@ function ofJson(json: string): BroughtIn {
   if (kind === 'run file') {
     const file = readRunFile(data);
     return file.ok ? { ok: true, what: 'run', file: file.value } : file;
+  }
+  if (kind === 'piece file') {
+    const file = readPieceFile(data);
+    return file.ok ? { ok: true, what: 'piece file', file: file.value } : file;
   }
   if (typeof kind === 'string') {
     const doc = readDocument(data);

@@ -126,6 +126,16 @@ export const runFileSchema = z.looseObject({
 });
 export type RunFile = z.infer<typeof runFileSchema>;
 
+/** A whole piece with the formulas that it is made of and the kitchen whose tins, moulds and ovens it names. */
+export const pieceFileSchema = z.looseObject({
+  kind: z.literal('piece file'),
+  version: z.literal(1),
+  piece: pieceSchema,
+  formulas: z.array(formulaSchema).max(200),
+  kitchen: kitchenSchema,
+});
+export type PieceFile = z.infer<typeof pieceFileSchema>;
+
 export type AnyDoc = FormulaDoc | KitchenDoc | RunDoc | PieceDoc;
 export const anyDocSchema = z.discriminatedUnion('kind', [
   formulaSchema,

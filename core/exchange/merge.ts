@@ -1,15 +1,27 @@
-import type { FormulaDoc, KitchenDoc, Line, RunDoc, RunFile } from './documents';
+import type { FormulaDoc, KitchenDoc, Line, PieceDoc, PieceFile, RunDoc, RunFile } from './documents';
 import { kitchenHolds, referencesOf, type RefKind } from './references';
 
-/** What a run file adds to the documents that are there. */
-export interface Merged {
-  readonly run: RunDoc;
+/** What a file adds to the documents that are there. */
+interface Added {
   /** Formulas that were not there before. */
   readonly formulas: readonly FormulaDoc[];
-  /** The kitchen with the things added that the run needs. */
+  /** The kitchen with the things added that the lines need. */
   readonly kitchen: KitchenDoc;
   /** Names of what came in with it. */
   readonly added: readonly string[];
+}
+export interface Merged extends Added {
+  readonly run: RunDoc;
+}
+export interface MergedPiece extends Added {
+  readonly piece: PieceDoc;
+}
+
+/** What is there before a file comes in, the ids of its kind among it. */
+export interface There {
+  readonly kitchen: KitchenDoc;
+  readonly formulas: readonly FormulaDoc[];
+  readonly ids: ReadonlySet<string>;
 }
 
 type ThingKind = Exclude<RefKind, 'formula'>;
@@ -37,15 +49,27 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a, ordered) ===
  * Brings a run file into the documents that are there. What is the same already is used as it is; what bears a known id
  * and is something else comes in beside it under a new id; nothing that is there is changed.
  */
-export function mergeRunFile(
-  file: RunFile,
-  has: {
-    readonly kitchen: KitchenDoc;
-    readonly formulas: readonly FormulaDoc[];
-    readonly runIds: ReadonlySet<string>;
-  },
+export function mergeRunFile(file: RunFile, has: There, newId: (kind: string) => string): Merged {
+  const { lines, ...rest } = mergeLines(file, file.run.lines, has, newId);
+  const id = has.ids.has(file.run.id) ? newId('run') : file.run.id;
+  return { ...rest, run: { ...file.run, id, lines: [...lines] } };
+}
+
+/** Brings a piece file in, by the same rules. */
+export function mergePieceFile(file: PieceFile, has: There, newId: (kind: string) => string): MergedPiece {
+  const { lines, ...rest } = mergeLines(file, [file.piece.line], has, newId);
+  const [line] = lines;
+  if (!line) throw new Error('invariant: a line comes out as it went in');
+  const id = has.ids.has(file.piece.id) ? newId('piece') : file.piece.id;
+  return { ...rest, piece: { ...file.piece, id, line } };
+}
+
+function mergeLines(
+  file: Pick<RunFile, 'formulas' | 'kitchen'>,
+  theirLines: readonly Line[],
+  has: There,
   newId: (kind: string) => string,
-): Merged {
+): Added & { readonly lines: readonly Line[] } {
   const ids = new Map<string, string>();
   const added: string[] = [];
   const formulas: FormulaDoc[] = [];
@@ -60,7 +84,7 @@ export function mergeRunFile(
   const own = kitchenHolds(has.kitchen);
   const theirs = kitchenHolds(file.kitchen);
   let kitchen: KitchenDoc = has.kitchen;
-  const needed = file.run.lines.flatMap(referencesOf);
+  const needed = theirLines.flatMap(referencesOf);
   for (const kind of Object.keys(LISTS) as ThingKind[]) {
     for (const thing of theirs[kind]) {
       if (!needed.some((one) => one.kind === kind && one.id === thing.id)) continue;
@@ -74,13 +98,8 @@ export function mergeRunFile(
     }
   }
   const nameOf = (kind: RefKind, id: string) => ids.get(`${kind}/${id}`) ?? id;
-  const run: RunDoc = {
-    ...file.run,
-    id: has.runIds.has(file.run.id) ? newId('run') : file.run.id,
-    lines: file.run.lines.map((line) => renamed(line, nameOf)),
-  };
   return {
-    run,
+    lines: theirLines.map((line) => renamed(line, nameOf)),
     formulas: formulas.map((doc) => ({
       ...doc,
       ...(doc.parts

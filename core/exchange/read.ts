@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { runFileSchema, type RunFile } from './documents';
+import { pieceFileSchema, runFileSchema, type Line, type PieceFile, type RunFile } from './documents';
 import { cycleFrom, kitchenHolds, referencesOf, type RefKind, type Reference } from './references';
 
 /** What is wrong with a document: which field, what is wrong, and what would be right. */
@@ -44,23 +44,40 @@ export function readWith<T>(schema: z.ZodType<T>, data: unknown): Result<T> {
 export function readRunFile(data: unknown): Result<RunFile> {
   const read = readWith<RunFile>(runFileSchema, data);
   if (!read.ok) return read;
-  const { run, formulas, kitchen } = read.value;
+  const faults = missingIn(read.value, read.value.run.lines, (i) => `run.lines[${i}]`);
+  return faults.length > 0 ? { ok: false, faults } : read;
+}
+
+/** Reads a piece file and checks that all that the piece names is in it. */
+export function readPieceFile(data: unknown): Result<PieceFile> {
+  const read = readWith<PieceFile>(pieceFileSchema, data);
+  if (!read.ok) return read;
+  const faults = missingIn(read.value, [read.value.piece.line], () => 'piece.line');
+  return faults.length > 0 ? { ok: false, faults } : read;
+}
+
+/** What lines name that a file does not hold, and formulas that are made of themselves. */
+function missingIn(
+  { formulas, kitchen }: Pick<RunFile, 'formulas' | 'kitchen'>,
+  lines: readonly Line[],
+  at: (i: number) => string,
+): DocFault[] {
   const held: Readonly<Record<RefKind, readonly { id: string }[]>> = {
     formula: formulas,
     ...kitchenHolds(kitchen),
   };
   const faults: DocFault[] = [];
-  const need = ({ kind, id, field }: Reference, at: string) => {
+  const need = ({ kind, id, field }: Reference, within: string) => {
     if (held[kind].some((item) => item.id === id)) return;
     const ids = held[kind].map((item) => item.id).join(', ');
     faults.push({
-      field: `${at}.${field}`,
+      field: `${within}.${field}`,
       fault: `There is no ${kind} "${id}" in this file.`,
       mend: ids ? `Use one of: ${ids}.` : `Add the ${kind} to the file.`,
     });
   };
-  run.lines.forEach((line, i) => {
-    for (const reference of referencesOf(line)) need(reference, `run.lines[${i}]`);
+  lines.forEach((line, i) => {
+    for (const reference of referencesOf(line)) need(reference, at(i));
   });
   formulas.forEach((formula, i) => {
     (formula.parts ?? []).forEach((part, k) =>
@@ -75,5 +92,5 @@ export function readRunFile(data: unknown): Result<RunFile> {
       });
     }
   });
-  return faults.length > 0 ? { ok: false, faults } : read;
+  return faults;
 }

@@ -66,7 +66,11 @@ describe('whole pieces', () => {
       reader.onload = () => done(reader.result as string);
       reader.readAsText(made[0] as Blob);
     });
-    expect(bringIn(text)).toMatchObject({ ok: true, what: 'piece', piece: { name: 'For the gate' } });
+    expect(bringIn(text)).toMatchObject({
+      ok: true,
+      what: 'piece file',
+      file: { piece: { name: 'For the gate' } },
+    });
     clicked.mockRestore();
   });
 });
