@@ -4,13 +4,13 @@ const NOW = new Date(2026, 10, 25, 9, 30).getTime();
 
 describe('times as people say them', () => {
   it.each([
-    ['2026-11-25T16:00', 'today 16:00', 'in 6 h 30'],
+    ['2026-11-25T16:00', 'today 16:00', 'in 6 h 30 min'],
     ['2026-11-25T09:42', 'today 09:42', 'in 12 min'],
     ['2026-11-25T09:05', 'today 09:05', '25 min ago'],
-    ['2026-11-26T10:00', 'tomorrow 10:00', 'in 24 h 30'],
+    ['2026-11-26T10:00', 'tomorrow 10:00', 'in 24 h 30 min'],
     ['2026-11-28T16:00', 'Saturday 16:00', 'in 3 days'],
     ['2026-12-12T16:00', 'Sat 12 Dec 16:00', 'in 17 days'],
-    ['2026-11-24T10:00', 'yesterday 10:00', '23 h 30 ago'],
+    ['2026-11-24T10:00', 'yesterday 10:00', '23 h 30 min ago'],
   ])('%s is %s, %s', (local, when, away) => {
     expect(whenText(local, NOW)).toBe(when);
     expect(awayText(local, NOW)).toBe(away);

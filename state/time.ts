@@ -41,7 +41,7 @@ export function awayText(local: string, now: number): string {
     size < 100
       ? `${size} min`
       : size < 48 * 60
-        ? `${Math.floor(size / 60)} h ${String(size % 60).padStart(2, '0')}`
+        ? `${Math.floor(size / 60)} h ${size % 60} min`
         : `${Math.round(size / 1440)} days`;
   return minutes >= 0 ? `in ${text}` : `${text} ago`;
 }

@@ -13,7 +13,8 @@ const ARITHMETIC = /^[\d.\s()*/+\-^,]*$/;
  * @param cell the reference that stands for a figure
  */
 export function formulaOf(sum: string, cell: (id: string) => string): string | null {
-  let text = sum;
+  // A measure that stands in it as such is its number, in the units that are reckoned in.
+  let text = sum.replace(/\{(-?[\d.]+) [^}]+\}/g, '$1');
   const least: string[] = [];
   for (;;) {
     const bare = text.replace(ROUNDINGS, '');

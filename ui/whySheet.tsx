@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { Basis, Figure } from '../core/figure';
 import { whyText } from '../core/plan/whyText';
 import type { RunDoc } from '../core/exchange/documents';
-import { fromShown, join, show, toShown, typedUnit } from '../core/quantity';
+import { fromShown, inStyle, join, show, toShown, typedUnit } from '../core/quantity';
 import { holderOf, useFigureNow, useRun, type Holder } from '../state/plans';
 import { stateFigure, useNumberStyle, useScreen } from '../state/store';
 import { MainAction, QuietAction } from './actions';
@@ -174,7 +174,7 @@ function Replace({
           asking
             ? {
                 title: figure.label,
-                hint: figure.why.sentence,
+                hint: inStyle(figure.why.sentence, style),
                 value: typed(figure.value),
                 unit: typedUnit(figure.unit, style),
                 decimals: 2,

@@ -12,7 +12,7 @@ import { pieceSchema, type PieceDoc } from './pieceDoc';
  */
 
 export { MAX_FORMULA_LINES, MAX_PIECES, localTime, pieceCount } from './fields';
-export { formulaSchema, measuresSchema, methodSchema } from './formulaDoc';
+export { formulaSchema, isBatter, measuresSchema, methodSchema } from './formulaDoc';
 export type { FormulaDoc, Makes, Method } from './formulaDoc';
 export { kitchenSchema, ovenSchema, prefsSchema, tinSchema } from './kitchenDoc';
 export type {

@@ -41,3 +41,7 @@ export const formulaSchema = z.looseObject({
   statedMin: z.number().min(1, 'At least 1 min.').max(300, 'At most 300 min.').nullable().optional(),
 });
 export type FormulaDoc = z.infer<typeof formulaSchema>;
+
+/** Whether it is baked: only then do mixing and oven matter to the sums. */
+export const isBatter = ({ makes }: Pick<FormulaDoc, 'makes'>): boolean =>
+  makes === undefined || makes === 'batter';

@@ -20,7 +20,7 @@ export function checkFormula(lines: readonly ReadLine[]): Fault[] {
     const per100 = (massG / flour) * 100;
     if (massG > 0 && (per100 < low || per100 > high)) {
       faults.push({
-        fault: `${what}: ${round(per100)} g to 100 g of flour. Usual is ${low} to ${high} g.`,
+        fault: `${what}: ${round(per100)} to 100 of flour, by weight. Usual is ${low} to ${high}.`,
         mend,
       });
     }

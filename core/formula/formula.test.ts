@@ -50,11 +50,11 @@ describe('checks on proportions', () => {
   it('leaves a sound batter alone', () => expect(faults(SOUND)).toEqual([]));
 
   it.each([
-    ['too little powder', SOUND.replace('9 g baking', '4 g baking'), /Baking powder: 2 g to 100 g/],
-    ['too much powder', SOUND.replace('9 g baking', '16 g baking'), /Baking powder: 8 g/],
-    ['little sugar', SOUND.replace('180 g sugar', '60 g sugar'), /Sugar: 30 g/],
-    ['much sugar', SOUND.replace('180 g sugar', '400 g sugar'), /Sugar: 200 g/],
-    ['a tablespoon of salt', SOUND.replace('2 g salt', '1 tbsp salt'), /Salt: 9 g/],
+    ['too little powder', SOUND.replace('9 g baking', '4 g baking'), /Baking powder: 2 to 100 of flour/],
+    ['too much powder', SOUND.replace('9 g baking', '16 g baking'), /Baking powder: 8 to/],
+    ['little sugar', SOUND.replace('180 g sugar', '60 g sugar'), /Sugar: 30 to/],
+    ['much sugar', SOUND.replace('180 g sugar', '400 g sugar'), /Sugar: 200 to/],
+    ['a tablespoon of salt', SOUND.replace('2 g salt', '1 tbsp salt'), /Salt: 9 to/],
     ['bicarbonate without an acid', `${SOUND}\n2 g bicarbonate of soda`, /nothing sour/],
     [
       'a spoonful of bicarbonate',

@@ -15,11 +15,14 @@ export function toScale(stepG: number): Decision {
 const named = new Map<string, readonly string[]>();
 const MOST_SUMS = 5000;
 
-/** The ids that stand in a sum, each once, in the order in which they first stand there. */
+/**
+ * The ids that stand in a sum, each once, in the order in which they first stand there. Braces with a space in them hold a
+ * measure, `{25 g}`: so it is told in the person's unit.
+ */
 export function idsIn(sum: string): readonly string[] {
   const known = named.get(sum);
   if (known) return known;
-  const ids = [...new Set(Array.from(sum.matchAll(/\{([^}]+)\}/g), (match) => match[1] ?? ''))];
+  const ids = [...new Set(Array.from(sum.matchAll(/\{([^} ]+)\}/g), (match) => match[1] ?? ''))];
   if (named.size >= MOST_SUMS) named.clear();
   named.set(sum, ids);
   return ids;

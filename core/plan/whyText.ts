@@ -1,5 +1,5 @@
 import type { Basis, Figure, RangeCause } from '../figure';
-import { PLAIN_STYLE, showText, type NumberStyle } from '../quantity';
+import { PLAIN_STYLE, inStyle, showText, type NumberStyle } from '../quantity';
 
 export interface WhyInput {
   readonly id: string;
@@ -28,13 +28,17 @@ interface Holds {
 export function whyText(plan: Holds, figure: Figure, style: NumberStyle = PLAIN_STYLE): WhyText {
   const { why } = figure;
   const fill = (words: (input: Figure) => string) =>
-    why.sum.replace(/\{([^}]+)\}/g, (_, id: string) => words(plan.figure(id)));
+    inStyle(
+      // The sum's own numbers stand outside of braces.
+      why.sum.replace(/(\d)\.(\d)(?![^{]*\})/g, `$1${style.decimal}$2`),
+      style,
+    ).replace(/\{([^} ]+)\}/g, (_, id: string) => words(plan.figure(id)));
   // The sum brings its own × where a factor stands.
   const bare = (item: Figure) => showText(item.value, item.unit, style).replace(/^×/, '');
   const shown = (item: Figure) => showText(item.value, item.unit, style);
   const result = figure.expected && figure.kind === 'pinned' ? figure.expected.value : figure.value;
   return {
-    sentence: why.sentence,
+    sentence: inStyle(why.sentence, style),
     sum: fill((input) => input.label.toLowerCase()),
     filled: why.sum === '' ? '' : `${fill(bare)} = ${showText(result, figure.unit, style)}`,
     inputs: why.inputs.map((id) => {

@@ -99,13 +99,22 @@ export function join({ number, unit }: Shown): string {
   return unit === '%' ? `${number} %` : `${number} ${unit}`;
 }
 
-/** Words with measures in braces, `{54 g}` or `{175 °C}`, with each measure in the person's units. */
+/** Words with measures in braces, `{54 g}` or `{175 °C}`, with each measure in the person's units; `{1.5 K}` is a difference. */
 export function inStyle(text: string, style: NumberStyle = PLAIN_STYLE): string {
-  return text.replace(/\{(-?[\d.]+) (g|°C|mm|ml)\}/g, (_, value: string, unit: Unit) =>
-    // Grams stay as finely written as they are: "{15 g}" is a spoon, not 15.0 g.
-    unit === 'g' && style.mass === 'g'
-      ? `${formatNumber(Number(value), value.split('.')[1]?.length ?? 0, style.decimal)} g`
-      : showText(Number(value), unit, style),
+  return text.replace(
+    /\{(-?[\d.]+) (g\/ml|g|°C|K|mm|ml|J\/g K|J\/g)\}/g,
+    (_, value: string, unit: string) => {
+      const decimals = value.split('.')[1]?.length ?? 0;
+      const written = (n: number) => formatNumber(n, decimals, style.decimal);
+      if (unit === 'g' && style.mass === 'oz') return showText(Number(value), 'g', style);
+      if (unit === '°C' && style.temperature === 'F') return showText(Number(value), '°C', style);
+      if (unit === 'K')
+        return style.temperature === 'F'
+          ? `${written(Number(value) * 1.8)} °F`
+          : `${written(Number(value))} °C`;
+      // What keeps its unit stays as finely written as it is: "{15 g}" is a spoon, not 15.0 g.
+      return `${written(Number(value))} ${unit}`;
+    },
   );
 }
 

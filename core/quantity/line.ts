@@ -38,7 +38,7 @@ export interface ReadLine {
   readonly lowG: number;
   readonly highG: number;
   readonly whole: WholeThing | null;
-  /** How the mass came about, in words: "1½ cups at 125 g". Empty for a plain weight. */
+  /** How the mass came about, in words: "1½ cups at {125 g} a cup", measures in braces. Empty for a plain weight. */
   readonly reading: string;
   readonly basis: 'stated' | 'typical';
   readonly fault: Fault | null;
@@ -84,17 +84,17 @@ function weigh(
   if (!unit) {
     const pieceG = pieceMass(ingredient, measures, text);
     const share = ingredient?.role === 'egg' ? PIECE_SPREAD_SHARE.egg : PIECE_SPREAD_SHARE.other;
-    return read(pieceG, share, pieceG === null ? '' : `${amount.text} at ${trim(pieceG)} g each`);
+    return read(pieceG, share, pieceG === null ? '' : `${amount.text} at {${trim(pieceG)} g} each`);
   }
   const size = unit.size[measures];
   switch (unit.kind) {
     case 'mass':
-      return read(size, unit.spreadShare, unit.key === 'stick' ? `${amount.text} at 113.4 g` : '');
+      return read(size, unit.spreadShare, unit.key === 'stick' ? `${amount.text} at {113.4 g}` : '');
     case 'personal': {
       const weighed = Object.prototype.hasOwnProperty.call(own, unit.key) ? own[unit.key] : undefined;
       return weighed === undefined
-        ? read(size, unit.spreadShare, `${amount.text} at ${trim(size)} g`)
-        : read(weighed, OWN_SPREAD_SHARE, `${amount.text} at ${trim(weighed)} g, as weighed here`);
+        ? read(size, unit.spreadShare, `${amount.text} at {${trim(size)} g}`)
+        : read(weighed, OWN_SPREAD_SHARE, `${amount.text} at {${trim(weighed)} g}, as weighed here`);
     }
     case 'pack':
       return read(null, 0, '');
@@ -104,7 +104,7 @@ function weigh(
       return read(
         size * density,
         unit.spreadShare,
-        `${amount.text} at ${trim(size * density)} g a ${unit.key}`,
+        `${amount.text} at {${trim(size * density)} g} a ${unit.key}`,
       );
     }
   }

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import type { FormulaDoc, Makes, Method } from '../../core/exchange/documents';
+import { isBatter, type FormulaDoc, type Makes, type Method } from '../../core/exchange/documents';
 import { fillsBy } from '../../core/formula/compare';
 import { readOnce } from '../../core/plan/lookup';
 import { METHODS } from '../../core/process/batter.table';
@@ -64,15 +64,17 @@ export function FormulaSentence({
   return (
     <Sentence>
       <Words>A</Words>
-      <ChoiceValue
-        label="Method"
-        title="How it is mixed"
-        value={doc.method}
-        text={METHODS[doc.method].name}
-        choices={() => methodChoices(doc, readOnce(doc, ownMeasures).massG, style)}
-        onChoose={(method) => onChange('Method', { method })}
-        testID="value-method"
-      />
+      {isBatter(doc) ? (
+        <ChoiceValue
+          label="Method"
+          title="How it is mixed"
+          value={doc.method}
+          text={METHODS[doc.method].name}
+          choices={() => methodChoices(doc, readOnce(doc, ownMeasures).massG, style)}
+          onChoose={(method) => onChange('Method', { method })}
+          testID="value-method"
+        />
+      ) : null}
       <ChoiceValue
         label="What it makes"
         title="What it makes"
@@ -92,10 +94,18 @@ export function FormulaSentence({
         choices={MEASURES}
         onChoose={(measures) => onChange('Measures', { measures })}
         testID="value-measures"
-        after=","
+        after={isBatter(doc) ? ',' : '.'}
       />
-      <Words>for a still oven at</Words>
-      <TemperatureValue celsius={doc.ovenC} onSave={(ovenC) => onChange('Oven temperature', { ovenC })} />
+      {isBatter(doc) ? (
+        <>
+          <Words>for a still oven at</Words>
+          <TemperatureValue
+            celsius={doc.ovenC}
+            onSave={(ovenC) => onChange('Oven temperature', { ovenC })}
+            after="."
+          />
+        </>
+      ) : null}
     </Sentence>
   );
 }

@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { isBatter, type FormulaDoc } from '../../core/exchange/documents';
 import { METHODS } from '../../core/process/batter.table';
-import { showText } from '../../core/quantity';
+import { showText, type NumberStyle } from '../../core/quantity';
 import { readOnce } from '../../core/plan/lookup';
 import { formulasIn } from '../../state/documents';
 import { useDocuments, useNumberStyle, useScreen } from '../../state/store';
@@ -14,6 +15,14 @@ import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 import { Pieces } from './Pieces';
 import { Shares } from './Shares';
+
+/** How a batter is mixed and baked; of all else only what it is. */
+function underOf(formula: FormulaDoc, massG: number, style: NumberStyle): string {
+  const batch = `${showText(massG, 'g', style)} a batch`;
+  return isBatter(formula)
+    ? `${METHODS[formula.method].name}, ${batch}, ${showText(formula.ovenC, '°C', style)}`
+    : `${formula.makes}, ${batch}`;
+}
 
 /** The formulas of this kitchen, and the whole pieces built of them. */
 export function FormulasScreen() {
@@ -50,7 +59,7 @@ export function FormulasScreen() {
               <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(1) }}>
                 <View style={{ flex: 1 }}>
                   <Strong style={{ fontSize: 19 }}>{formula.name}</Strong>
-                  <Small>{`${METHODS[formula.method].name}, ${showText(read.massG, 'g', style)} a batch, ${showText(formula.ovenC, '°C', style)}`}</Small>
+                  <Small>{underOf(formula, read.massG, style)}</Small>
                   {read.unread > 0 ? <Small style={{ color: warn }}>{`${read.unread} to mend`}</Small> : null}
                 </View>
                 <Icon name="next" color={inkSoft} />

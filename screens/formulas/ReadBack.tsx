@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import type { ReadFormula } from '../../core/formula';
 import type { Substitution } from '../../core/formula/substitute';
-import { INGREDIENTS, join, show, type ReadLine } from '../../core/quantity';
+import { INGREDIENTS, inStyle, join, show, type ReadLine } from '../../core/quantity';
 import { useNumberStyle } from '../../state/store';
 import { Card } from '../../ui/card';
 import { Icon } from '../../ui/icons';
@@ -46,7 +46,7 @@ export function ReadBack({ read, onTakenFor, onSubstitute }: ReadBackProps) {
         </View>
       ) : null}
       {read.checks.map((check) => (
-        <Notice key={check.fault} {...check} />
+        <Notice key={check.fault} fault={inStyle(check.fault, style)} mend={inStyle(check.mend, style)} />
       ))}
       <TakenForSheet
         line={asked}
@@ -104,7 +104,7 @@ const LineRow = memo(function LineRow({
             <Body style={{ color: bad ? tokens.warn : tokens.ink }}>
               {bad ? (line.fault?.fault ?? '') : line.name}
             </Body>
-            {line.reading ? <Small>{line.reading}</Small> : null}
+            {line.reading ? <Small>{inStyle(line.reading, style)}</Small> : null}
             {bad ? <Small style={{ color: tokens.warn }}>{line.fault?.mend}</Small> : null}
           </View>
           {line.status === 'read' ? (
@@ -121,7 +121,7 @@ const LineRow = memo(function LineRow({
       </Tap>
       {line.notices.map((notice) => (
         <View key={notice.fault} style={{ paddingBottom: space(1) }}>
-          <Notice {...notice} />
+          <Notice fault={inStyle(notice.fault, style)} mend={inStyle(notice.mend, style)} />
         </View>
       ))}
     </View>

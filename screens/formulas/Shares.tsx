@@ -5,6 +5,9 @@ import type { ReadLine } from '../../core/quantity';
 import { Small } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 
+/** Less than this share is not named. */
+const LEAST = 0.02;
+
 /** What a batter is made of, as bands in proportion. */
 export function Shares({ lines }: { readonly lines: readonly ReadLine[] }) {
   const { material, carnelianSoft, goodSoft, warnSoft } = useTokens();
@@ -15,7 +18,9 @@ export function Shares({ lines }: { readonly lines: readonly ReadLine[] }) {
     name: group.name,
     share: massOf(lines, ...group.roles) / total,
     color: colors[i],
-  })).filter(({ share }) => share > 0.02);
+  })).filter(({ share }) => share > LEAST);
+  const rest = 1 - bands.reduce((sum, { share }) => sum + share, 0);
+  if (rest > LEAST) bands.push({ name: 'other', share: rest, color: material.tin });
   return (
     <View style={{ marginTop: space(1), gap: space(0.5) }}>
       <View aria-hidden style={{ flexDirection: 'row', height: 14, borderRadius: 7, overflow: 'hidden' }}>

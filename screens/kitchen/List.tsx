@@ -109,6 +109,6 @@ export const OWNED = {
   whole: true,
 } as const;
 export const sides = <T,>(
-  rows: readonly (readonly [keyof T & string, string, number, number, string])[],
+  rows: readonly (readonly [keyof T & string, string, number, number, string, string?])[],
 ): ThingNumber<T>[] =>
-  rows.map(([key, label, min, max, before]) => ({ key, label, unit: 'mm', min, max, before }));
+  rows.map(([key, label, min, max, before, after]) => ({ key, label, unit: 'mm', min, max, before, after }));

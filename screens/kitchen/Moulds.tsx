@@ -71,7 +71,7 @@ export function Moulds({ kitchen }: KitchenProps) {
             ...sides<MouldDoc>([
               ['lengthMm', 'Long', 10, 200, ''],
               ['widthMm', 'Wide', 10, 200, 'by'],
-              ['depthMm', 'Deep', 5, 100, 'and deep'],
+              ['depthMm', 'Deep', 5, 100, 'and deep', ','],
             ]),
             {
               key: 'stickMl',
@@ -111,7 +111,7 @@ export function Moulds({ kitchen }: KitchenProps) {
         >
           <WaterTest
             title="Water in a cavity"
-            hint="Fill one to the brim on the scale: {1 g} of water is {1 ml}. Of a pair put together, weigh both and enter half."
+            hint="Fill one to the brim on the scale: {100 ml} of water weigh {100 g}. Of a pair put together, weigh both and enter half."
             value={mould.cavityMl ?? null}
             max={500}
             onSave={(cavityMl) => change({ ...mould, cavityMl })}

@@ -164,6 +164,7 @@ function OvenCard({
             max: Math.round(toShown(60, 'K', style)),
           }}
           onSave={(value) => onChange({ ...oven, offsetC: fromShown(value, 'K', style) })}
+          after="."
         />
       </Sentence>
       {offset !== null ? (

@@ -43,7 +43,7 @@ export function Sheets({ kitchen }: KitchenProps) {
             ...sides<SheetDoc>([
               ['lengthMm', 'Long inside', 80, 600, ''],
               ['widthMm', 'Wide inside', 80, 600, 'by'],
-              ['depthMm', 'Deep', 10, 120, 'and deep'],
+              ['depthMm', 'Deep', 10, 120, 'and deep', '.'],
             ]),
           ]}
           onChange={change}
@@ -93,7 +93,7 @@ export function Mugs({ kitchen }: KitchenProps) {
         >
           <WaterTest
             title="Water in the mug"
-            hint="To the brim, on the scale: {1 g} is {1 ml}. At least {60 g}."
+            hint="To the brim, on the scale: {100 ml} weigh {100 g}. At least {60 g}."
             value={mug.volumeMl}
             max={3000}
             onSave={(volumeMl) => change({ ...mug, volumeMl: Math.max(60, volumeMl) })}
@@ -133,7 +133,7 @@ export function Vessels({ kitchen }: KitchenProps) {
           }
           numbers={sides<VesselDoc>([
             ['diameterMm', 'Across inside', 30, 300, ''],
-            ['depthMm', 'Deep', 30, 300, 'across and deep'],
+            ['depthMm', 'Deep', 30, 300, 'across and deep', '.'],
           ])}
           note="A narrow one strands less chocolate under the last piece."
           onChange={change}

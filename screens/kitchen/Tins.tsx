@@ -155,12 +155,13 @@ function TinCard({ tin, onChange, onRemove }: TinProps) {
             },
           ]}
           onChoose={(material) => onChange({ ...tin, material })}
+          after="."
         />
       </Sentence>
       <Small>{`A well holds ${showText(volume, 'ml', style)} to the brim by ${tin.wellMl === undefined ? 'these measures' : 'the water test'}.`}</Small>
       <WaterTest
         title="Water in a well"
-        hint="Fill one to the brim on the scale: {1 g} of water is {1 ml}."
+        hint="Fill one to the brim on the scale: {100 ml} of water weigh {100 g}."
         value={tin.wellMl ?? null}
         max={5000}
         onSave={(wellMl) => onChange({ ...tin, wellMl })}

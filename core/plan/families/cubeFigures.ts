@@ -91,9 +91,9 @@ export function cubeEach(ledger: Figures, run: RunContext, line: CubeLine): Fini
       'fondant.each',
       'Fondant on a piece',
       'g',
-      `({piece.area} − {piece.length} × {piece.width} ÷ 100) × ${FONDANT.thicknessMm} × ${FONDANT.density} ÷ 10`,
+      `({piece.area} − {piece.length} × {piece.width} ÷ 100) × {${FONDANT.thicknessMm} mm} × {${FONDANT.density} g/ml} ÷ 10`,
       (area = 0, l = 0, w = 0) => ((area - (l * w) / 100) * FONDANT.thicknessMm * FONDANT.density) / 10,
-      'Top and sides, not the base, 3 mm thick at 1.4 g/ml.',
+      'Top and sides, not the base, {3 mm} thick at {1.4 g/ml}.',
     );
     pieceIds.push('fondant.each');
   }

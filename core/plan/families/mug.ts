@@ -48,7 +48,7 @@ export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | nu
     'ml',
     mug.volumeMl,
     'stated',
-    `"${mug.name}", as kept in Kitchen. Fill it with water and weigh it: 1 g is 1 ml.`,
+    `"${mug.name}", as kept in Kitchen. Fill it with water and weigh it: {100 ml} of it weigh {100 g}.`,
     { min: 60, max: 3000 },
   );
   addDensities(ledger, '', method);

@@ -41,14 +41,14 @@ export function addSetting(
     `${label}, usual`,
     's',
     { value: time.value * 60, spread: time.spread * 60, basis: 'typical' },
-    `For a piece of ${massG} g.`,
+    `For a piece of {${massG} g}.`,
     { min: 1, max: 86_400 },
   );
   ledger.calc(
     id,
     label,
     's',
-    `{${id}.usual} × ({${massId}} ÷ ${massG}) ^ (2 ÷ 3)`,
+    `{${id}.usual} × ({${massId}} ÷ {${massG} g}) ^ (2 ÷ 3)`,
     (usual = 0, mass = 1) => usual * (mass / massG) ** (2 / 3),
     sentence,
   );

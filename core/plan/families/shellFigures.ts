@@ -28,7 +28,7 @@ export function addCavity(
         ? l * w
         : (Math.PI * l * w) / 4;
   const round = (l: number, w: number) => 2 * (l - w) + Math.PI * w;
-  const words = 'Fill one with water and weigh it to know better: 1 g is 1 ml.';
+  const words = 'Fill one with water and weigh it to know better: {100 ml} of it weigh {100 g}.';
   const sums = {
     stadium: {
       opening: stadiumOpening,
@@ -121,7 +121,7 @@ export function addShell(ledger: Figures, line: CakesicleLine, mould: MouldDoc):
     'ml',
     `{cavity.opening} × ${COAT.backMm} ÷ 10`,
     (opening = 0) => (opening * COAT.backMm) / 10,
-    `The opening, ${COAT.backMm} mm thick.`,
+    `The opening, {${COAT.backMm} mm} thick.`,
   );
   const [first, second] = COAT.shellCoats;
   for (const [id, label, share, sentence] of [

@@ -69,7 +69,7 @@ function addWell(ledger: Figures, { tin }: WellsContext): void {
   side('well.depth', 'Depth of the well', tin.depthMm);
   const pin = { pin: { min: 5, max: 5000 } };
   const label = 'A well to the brim';
-  const water = 'Fill one with water and weigh it to know better: 1 g is 1 ml.';
+  const water = 'Fill one with water and weigh it to know better: {100 ml} of it weigh {100 g}.';
   switch (shape) {
     case 'frustum':
       ledger.calc(

@@ -63,13 +63,13 @@ export function finishEach(ledger: Figures, context: WellsContext): FinishedEach
       'Fondant on a piece',
       'g',
       context.tin.shape === 'bar'
-        ? `({piece.area} − {well.length} × {well.top} ÷ 100) × ${FONDANT.thicknessMm} × ${FONDANT.density} ÷ 10`
-        : `({piece.area} − π × {well.top}² ÷ 400) × ${FONDANT.thicknessMm} × ${FONDANT.density} ÷ 10`,
+        ? `({piece.area} − {well.length} × {well.top} ÷ 100) × {${FONDANT.thicknessMm} mm} × {${FONDANT.density} g/ml} ÷ 10`
+        : `({piece.area} − π × {well.top}² ÷ 400) × {${FONDANT.thicknessMm} mm} × {${FONDANT.density} g/ml} ÷ 10`,
       context.tin.shape === 'bar'
         ? (area = 0, l = 0, w = 0) => ((area - (l * w) / 100) * FONDANT.thicknessMm * FONDANT.density) / 10
         : (area = 0, d = 0) =>
             ((area - (Math.PI * d * d) / 400) * FONDANT.thicknessMm * FONDANT.density) / 10,
-      'Top and side, not the base, 3 mm thick at 1.4 g/ml.',
+      'Top and side, not the base, {3 mm} thick at {1.4 g/ml}.',
     );
     pieceIds.push('fondant.each');
   }

@@ -181,7 +181,7 @@ export function addThinner(ledger: Figures, p: string, kind: ChocolateKind, shar
     'g',
     `{${p}melt} × ${share}`,
     (melt = 0) => melt * share,
-    'Stirred into the melted chocolate. It softens the set, and above 24 °C it stays tacky.',
+    'Stirred into the melted chocolate. It softens the set, and above {24 °C} it stays tacky.',
   );
 }
 

@@ -157,7 +157,7 @@ export function addCrumbBakes(
         `${p}micro.bowls`,
         'Bowls, one after another',
         'pieces',
-        `{${p}batter.ready} ÷ ${MICROWAVE.mostBowlG}, rounded up`,
+        `{${p}batter.ready} ÷ {${MICROWAVE.mostBowlG} g}, rounded up`,
         (batter = 0) => batter / MICROWAVE.mostBowlG,
         'More than that at once heats unevenly: raw in the middle, tough at the rim.',
         { decide: { step: 1, how: 'up', least: 1 } },

@@ -69,7 +69,7 @@ export function addPortion(ledger: Figures, size: PortionSize, stepG: number): v
         'ml',
         scoopMl(size.number),
         'geometry',
-        'So many level scoops of that number make a quart of 946 ml.',
+        'So many level scoops of that number make a quart of {946 ml}.',
       );
       ledger.calc(
         'portion.mass',

@@ -103,7 +103,7 @@ export function addFillingEach(
             value: INJECTED.value / filling.channels,
             spread: INJECTED.spread / filling.channels,
           },
-          'A piece takes some 8 to 15 g before it bursts; stop when its top lifts.',
+          'A piece takes some {8 g} to {15 g} before it bursts; stop when its top lifts.',
           { min: 0.5, max: 100 },
         );
       } else
@@ -174,7 +174,7 @@ export function addFrostingEach(ledger: Figures, { kind, style }: FrostingChoice
     `A ${usual.name} on a standard top`,
     'g',
     { value: usual.massG, spread: usual.massG * STYLE_SPREAD, basis: 'typical' },
-    `${usual.meaning} For a top of ${STANDARD_TOP_MM} mm and buttercream; hands differ.`,
+    `${usual.meaning} For a top of {${STANDARD_TOP_MM} mm} and buttercream; hands differ.`,
     { min: 1, max: 300 },
   );
   ledger.start(
@@ -256,9 +256,9 @@ export function addFrostingTotal(ledger: Figures, lots: readonly CountedLot[], b
         `${p}drops`,
         `Gel, ${colour}, in drops`,
         'pieces',
-        `{${p}gel} ÷ ${GEL_DROP_G}, rounded up`,
+        `{${p}gel} ÷ {${GEL_DROP_G} g}, rounded up`,
         (gel = 0) => gel / GEL_DROP_G,
-        'Drops of about 0.05 g.',
+        'Some twenty drops weigh {1 g}.',
         { whole: 'ceil' },
       );
     }

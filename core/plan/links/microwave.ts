@@ -29,8 +29,8 @@ export function addMicrowave(
     0,
     tested ? 'measured here' : 'stated',
     tested
-      ? 'From the water test: what 500 g of water took up, over the share that such a load takes.'
-      : 'As its plate says. A water test tells better: 500 g of water, 60 s at full power, and how much warmer it got.',
+      ? 'From the water test: what {500 g} of water took up, over the share that such a load takes.'
+      : 'As its label says. A water test tells better: {500 g} of water, 60 s at full power, and how much warmer it got.',
   );
   ledger.given(
     `${p}micro.setting`,
@@ -68,7 +68,7 @@ export function addMicrowave(
     `${p}micro.coupling`,
     'Power that this load takes up',
     'share',
-    `${bestShare} × (1 − exp(0 − {${loadId}} ÷ ${couplingG}))`,
+    `${bestShare} × (1 − exp(0 − {${loadId}} ÷ {${couplingG} g}))`,
     (load = 0) => bestShare * (1 - Math.exp(-load / couplingG)),
     'Small loads take up less of the power: two mugs need more time than one, and less than twice as much.',
   );
@@ -84,7 +84,7 @@ export function addMicrowave(
     `${p}micro.time`,
     'Time in the microwave',
     's',
-    `{${loadId}} × (${heatCapacity} × ({${p}micro.done} − {${p}micro.start}) + {${p}micro.steam} × ${latent}) ÷ ({${p}micro.rated} × {${p}micro.setting} × {${p}micro.coupling}) × {${p}micro.factor}`,
+    `{${loadId}} × ({${heatCapacity} J/g K} × ({${p}micro.done} − {${p}micro.start}) + {${p}micro.steam} × {${latent} J/g}) ÷ ({${p}micro.rated} × {${p}micro.setting} × {${p}micro.coupling}) × {${p}micro.factor}`,
     (load = 0, done = 0, startC = 0, steam = 0, rated = 1, set = 1, coupling = 1, factor = 1) =>
       ((load * (heatCapacity * (done - startC) + steam * latent)) / (rated * set * coupling)) * factor,
     'Heat to warm it through and to drive off steam, over the power that it takes up.',

@@ -200,10 +200,10 @@ export function addCooling(
     `${p}cool.time`,
     until,
     's',
-    `{${p}cool.constant} × ln((${fromC} − {room.temperature}) ÷ (the larger of ${toC} − {room.temperature} and 1.5))`,
+    `{${p}cool.constant} × ln(({${fromC} °C} − {room.temperature}) ÷ (the larger of {${toC} °C} − {room.temperature} and {1.5 K}))`,
     // Nobody waits for the last degree: within 1.5 °C of a warm room the cake is as cool as it gets there.
     (seconds = 0, room = 0) => coolTimeS(seconds, fromC, Math.max(toC, room + 1.5), room),
-    `From about ${fromC} °C out of the oven to ${toC} °C.`,
+    `From about {${fromC} °C} out of the oven to {${toC} °C}.`,
   );
 }
 

@@ -54,7 +54,7 @@ export function addScoops(ledger: Figures, kitchen: KitchenDoc, into: string, us
     'ml',
     '946 ÷ {scoop.number}',
     (n = 1) => scoopMl(n),
-    'So many level ones as its number says make a US quart of 946 ml.',
+    'So many level ones as its number says make a US quart of {946 ml}.',
   );
   const count = ledger.calc(
     'scoop.count',

@@ -1,5 +1,6 @@
 import {
   MAX_PIECES,
+  isBatter,
   type EggMode,
   type FormulaDoc,
   type Line,
@@ -72,12 +73,11 @@ export function CountField({
   );
 }
 
-const BATTER = new Set<FormulaDoc['makes'] | undefined>([undefined, 'batter']);
 /** Formulas that are batters, or that make some other thing. */
 export function useFormulas(makes: FormulaDoc['makes'] = 'batter'): FormulaDoc[] {
   // Drawn anew only when a formula changes, not with every change of any document.
   const formulas = useDocuments(useShallow((state) => formulasIn(state.docs)));
-  return formulas.filter((doc) => (makes === 'batter' ? BATTER.has(doc.makes) : doc.makes === makes));
+  return formulas.filter((doc) => (makes === 'batter' ? isBatter(doc) : doc.makes === makes));
 }
 
 export function FormulaField({
