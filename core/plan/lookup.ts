@@ -104,7 +104,7 @@ export function runContext({
       if (!doc) {
         throw new Unplannable({
           field: 'formula',
-          fault: 'The formula of this run is gone.',
+          fault: 'Its formula is gone.',
           mend: 'Choose another formula.',
         });
       }

@@ -18,7 +18,7 @@ import { FigureView } from '../../ui/figure';
 import { CloseSheet } from './CloseSheet';
 import { CoreCurve } from './CoreCurve';
 import { LoadClock } from './LoadClock';
-import { LineFault, RunFrame } from './RunFrame';
+import { BackToPieces, LineFault, RunFrame } from './RunFrame';
 
 /** Loads going in and coming out, each with its clock. */
 export function BakeScreen({ id }: { readonly id: string }) {
@@ -80,6 +80,7 @@ function Foot({ open, onClose }: { readonly open: OpenRun; readonly onClose: () 
   const router = useRouter();
   const { run, whole, line } = open;
   if (run.closed) return <MainAction title="To the logbook" onPress={() => router.navigate('/logbook')} />;
+  if (whole.lines.every((one) => !one.planned)) return <BackToPieces runId={run.id} />;
   const plan = line.planned ? line : null;
   const next = plan ? loadsOf(plan).findIndex((_, i) => !startedIn(run, plan, i + 1)) + 1 : 0;
   const baking = run.clocks.some((clock) => clock.endedAt === null);

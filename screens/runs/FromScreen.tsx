@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/exchange/documents';
 import type { BackwardsOffer, OnTheTable } from '../../core/plan/backwards';
@@ -12,7 +12,7 @@ import { useOffersFrom } from '../../state/plans';
 import { changeRun, useDocuments, useKitchen, useNumberStyle } from '../../state/store';
 import { Card } from '../../ui/card';
 import { Icon } from '../../ui/icons';
-import { Screen } from '../../ui/screen';
+import { Columns, Screen } from '../../ui/screen';
 import { ChoiceValue, Sentence, Words } from '../../ui/sentence';
 import { NumberValue } from '../../ui/numberValue';
 import { Tap } from '../../ui/tap';
@@ -40,9 +40,11 @@ export function FromScreen() {
   const now = useNow(60_000);
   const [table, setTable] = useState(START);
   const offersFrom = useOffersFrom();
+  // What is there shows first, then what it makes.
+  const settled = useDeferredValue(table);
   const offers = useMemo(
-    () => offersFrom?.(table, kitchen, formulasIn(docs)) ?? [],
-    [offersFrom, table, kitchen, docs],
+    () => offersFrom?.(settled, kitchen, formulasIn(docs)) ?? [],
+    [offersFrom, settled, kitchen, docs],
   );
   const take = (offer: BackwardsOffer) => {
     const readyAt = readyChoices(now)[0]?.local ?? '';
@@ -61,12 +63,16 @@ export function FromScreen() {
     router.replace(stageHref(run.id, 'sums'));
   };
   return (
-    <Screen title="From what is there" under="A new run" onBack={() => router.navigate('/')}>
+    <Screen title="From what is there" under="A new run" broad onBack={() => router.navigate('/')}>
       <TableWords table={table} onChange={(over) => setTable({ ...table, ...over })} />
       {offers.length === 0 ? (
         <Body>Say how much cake or biscuit there is.</Body>
       ) : (
-        offers.map((offer) => <OfferCard key={offer.id} offer={offer} onTake={() => take(offer)} />)
+        <Columns>
+          {offers.map((offer) => (
+            <OfferCard key={offer.id} offer={offer} onTake={() => take(offer)} />
+          ))}
+        </Columns>
       )}
       <Small>
         Those with nothing missing first. Counts follow from the crumb; the rest says what to get.

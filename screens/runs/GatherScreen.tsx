@@ -19,7 +19,7 @@ import { Body, Small, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
 import { GroupCard, toggle } from './gather/WeighOut';
 import { ShoppingList } from './gather/ShoppingList';
-import { LineFault, RunFrame } from './RunFrame';
+import { BackToPieces, LineFault, RunFrame } from './RunFrame';
 import { stageHref } from './stages';
 import { pieceWords } from './words';
 
@@ -35,7 +35,9 @@ export function GatherScreen({ id }: { readonly id: string }) {
       stage="gather"
       foot={({ run, whole }) => {
         const left = leftToWeigh(run, whole);
-        return (
+        return whole.lines.every((line) => !line.planned) ? (
+          <BackToPieces runId={id} />
+        ) : (
           <MainAction
             title={left === 0 ? 'All weighed: to the bake' : `To the bake (${left} to weigh)`}
             onPress={() => router.navigate(stageHref(id, 'bake'))}

@@ -89,7 +89,11 @@ export function LineFault({
   return (
     <>
       <Notice
-        fault={named ? `${line.line.count} ${pieceWords(line.line)}: ${fault.fault}` : fault.fault}
+        fault={
+          named
+            ? `${line.line.count} ${pieceWords(line.line)}: ${fault.fault.replace(/^[A-Z](?=[a-z])/, (letter) => letter.toLowerCase())}`
+            : fault.fault
+        }
         mend={fault.mend}
       />
       {fault.field === 'formula' && formula ? (
@@ -99,6 +103,14 @@ export function LineFault({
         />
       ) : null}
     </>
+  );
+}
+
+/** In place of the next stage, where there is nothing to go on with: back to the sentence that mends it. */
+export function BackToPieces({ runId }: { readonly runId: string }) {
+  const router = useRouter();
+  return (
+    <MainAction title="Mend it under Pieces" onPress={() => router.navigate(stageHref(runId, 'pieces'))} />
   );
 }
 

@@ -17,7 +17,7 @@ import { Body, Small } from '../../ui/text';
 import { EXTRA_WIDE } from '../../ui/theme';
 import { DayCard } from './DayCard';
 import { LineCut } from './LineCut';
-import { LineFault, RunFrame } from './RunFrame';
+import { BackToPieces, LineFault, RunFrame } from './RunFrame';
 import { stageHref } from './stages';
 import { BatterCard } from './sums/BatterCard';
 import { HowManyCard } from './sums/HowManyCard';
@@ -41,7 +41,13 @@ export function SumsScreen({ id }: { readonly id: string }) {
       id={id}
       stage="sums"
       ofLine
-      foot={() => <MainAction title="Gather" onPress={() => router.navigate(stageHref(id, 'gather'))} />}
+      foot={({ line }) =>
+        line.planned ? (
+          <MainAction title="Gather" onPress={() => router.navigate(stageHref(id, 'gather'))} />
+        ) : (
+          <BackToPieces runId={id} />
+        )
+      }
     >
       {({ run, line }) =>
         line.planned ? (

@@ -279,7 +279,7 @@ describe('a run begun and found again', () => {
     expect(screen.getByText('This run is not in this browser.')).toBeTruthy();
     act(() => useDocuments.getState().change('Gone', { 'formula/formula-honey-thyme': null }));
     open(<PiecesScreen id={RUN} />);
-    expect(screen.getByText('The formula of this run is gone.')).toBeTruthy();
+    expect(screen.getByText('Its formula is gone.')).toBeTruthy();
     tap('button', /^Formula: a formula that is gone/);
     choose(/^Beetroot and ginger/);
     expect(line().formulaId).toBe('formula-beetroot-ginger');

@@ -15,7 +15,7 @@ const withScoops = (...numbers: number[]): KitchenDoc => ({
 function planned(family: Line['family'], kitchen: KitchenDoc, over: object = {}): LinePlan {
   const line = EVENING.run.lines.find((one) => one.family === family);
   if (!line) throw new Error(`the evening has a ${family}`);
-  const lines = [{ ...line, ...over } as Line];
+  const lines = [{ ...line, ...over }];
   const [plan] = planRun({ ...EVENING, kitchen, run: { ...EVENING.run, lines } });
   if (!plan?.planned) throw new Error('the demo can be planned');
   return plan;

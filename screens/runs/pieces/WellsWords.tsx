@@ -188,7 +188,7 @@ export function CupcakeWords({ line, set }: LineProps<CupcakeLine>) {
         text={LINERS.find(({ value }) => value === (line.liner ?? 'none'))?.title ?? ''}
         choices={LINERS}
         onChoose={(liner) => set('Liner', { liner })}
-        after=","
+        after={line.liner && line.liner !== 'none' ? ',' : '.'}
       />
       {line.liner && line.liner !== 'none' ? (
         <StockField
