@@ -179,7 +179,7 @@ function ofScoops(line: Line, kitchen: KitchenDoc, plan: LinePlan): Question[] {
     const massG = Math.max(1, Math.round(exact / kitchen.scaleStepG) * kitchen.scaleStepG);
     return {
       id: `scoop ${number}`,
-      title: count === 1 ? name : `${count} × ${name}`,
+      title: count === 1 ? name : `${count} × ${name.replace(/^A /, '')}`,
       detail: `About {${Number(massG.toPrecision(4))} g} in each.`,
       now: fill.by === 'mass' && fill.massG === massG,
       line: { ...line, fill: { by: 'mass' as const, massG }, stated: without(line.stated, 'portion.mass') },

@@ -95,10 +95,11 @@ function AlternativeRow({
   const fresh = tried?.planned
     ? tried.warnings.filter(({ fault: words }) => !plan.warnings.some((one) => one.fault === words))
     : [];
-  const words = changes.map(
-    ({ before, after }) =>
-      `${before.label}: ${join(show(before.value, before.unit, style))} → ${join(show(after.value, after.unit, style))}`,
-  );
+  // What comes to the same on the kitchen's scale and clock is no difference to anyone.
+  const words = changes.flatMap(({ before, after }) => {
+    const [was, will] = [before, after].map(({ value, unit }) => join(show(value, unit, style)));
+    return was === will ? [] : [`${before.label}: ${was} → ${will}`];
+  });
   const title = inStyle(alternative.title, style);
   const body = (
     <View style={{ flex: 1 }}>
