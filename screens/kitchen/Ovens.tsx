@@ -1,4 +1,4 @@
-import { useDeferredValue, useState } from 'react';
+import { useDeferredValue } from 'react';
 import { View } from 'react-native';
 import { ovenSchema, type OvenDoc, type TinDoc } from '../../core/exchange/documents';
 import { rackFromAbove, tinLayout, tinsOnRack } from '../../core/piece';
@@ -9,12 +9,11 @@ import { QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { NumberValue } from '../../ui/numberValue';
 import { SectionDrawing } from '../../ui/section';
-import { ChoiceValue, Sentence, Value, Words } from '../../ui/sentence';
+import { ChoiceValue, Sentence, Words } from '../../ui/sentence';
 import { Small } from '../../ui/text';
-import { TextSheet, nameFault } from '../../ui/textSheet';
 import { useTokens } from '../../ui/theme';
 import { List, type KitchenProps } from './List';
-import { Removal } from './ThingCard';
+import { Removal, ThingName } from './ThingCard';
 
 /** The ovens, one at least. */
 export function Ovens({ kitchen }: KitchenProps) {
@@ -100,7 +99,6 @@ function OvenCard({
   readonly onRemove: (() => void) | null;
 }) {
   const style = useNumberStyle();
-  const [naming, setNaming] = useState(false);
   const drawn = useDeferredValue(oven);
   const offset = oven.offsetC;
   const rackSide = (key: 'rackWidthMm' | 'rackDepthMm', label: string, hint: string) => (
@@ -115,7 +113,7 @@ function OvenCard({
     <Card>
       <Rack oven={drawn} tin={tin} />
       <Sentence>
-        <Value text={oven.name} label="Name of the oven" onPress={() => setNaming(true)} after=":" />
+        <ThingName what="oven" name={oven.name} onName={(name) => onChange({ ...oven, name })} />
         <ChoiceValue
           label="Fan"
           title="Fan"
@@ -171,14 +169,6 @@ function OvenCard({
         <QuietAction title="Not measured any more" onPress={() => onChange({ ...oven, offsetC: null })} />
       ) : null}
       <Removal what="oven" onRemove={onRemove} />
-      <TextSheet
-        ask={naming ? { title: 'Name of the oven', value: oven.name, fault: nameFault } : null}
-        onClose={() => setNaming(false)}
-        onSave={(name) => {
-          setNaming(false);
-          onChange({ ...oven, name: name.trim() });
-        }}
-      />
     </Card>
   );
 }

@@ -49,14 +49,13 @@ export function ThingCard<T extends { readonly id: string; readonly name: string
   children,
 }: ThingProps<T>) {
   const style = useNumberStyle();
-  const [naming, setNaming] = useState(false);
   // The sentence shows what was changed first, then the drawing.
   const drawn = useDeferredValue(drawing);
   return (
     <Card>
       {drawn ? <View style={{ alignItems: 'center' }}>{drawn}</View> : null}
       <Sentence>
-        <Value text={thing.name} label={`Name of the ${what}`} onPress={() => setNaming(true)} after=":" />
+        <ThingName what={what} name={thing.name} onName={(name) => onChange({ ...thing, name })} />
         {numbers.map(({ key, label, hint, unit, min, max, whole, before, after }) => {
           const value = Number(thing[key] ?? 0);
           const text =
@@ -79,15 +78,33 @@ export function ThingCard<T extends { readonly id: string; readonly name: string
       {note ? <Small>{note}</Small> : null}
       {children}
       <Removal what={what} onRemove={onRemove} />
+    </Card>
+  );
+}
+
+/** The name that a thing's sentence begins with: a tap asks for another. */
+export function ThingName({
+  what,
+  name,
+  onName,
+}: {
+  readonly what: string;
+  readonly name: string;
+  readonly onName: (name: string) => void;
+}) {
+  const [naming, setNaming] = useState(false);
+  return (
+    <>
+      <Value text={name} label={`Name of the ${what}`} onPress={() => setNaming(true)} after=":" />
       <TextSheet
-        ask={naming ? { title: `Name of the ${what}`, value: thing.name, fault: nameFault } : null}
+        ask={naming ? { title: `Name of the ${what}`, value: name, fault: nameFault } : null}
         onClose={() => setNaming(false)}
-        onSave={(name) => {
+        onSave={(next) => {
           setNaming(false);
-          onChange({ ...thing, name: name.trim() });
+          onName(next.trim());
         }}
       />
-    </Card>
+    </>
   );
 }
 

@@ -1,4 +1,4 @@
-import { useDeferredValue, useState } from 'react';
+import { useDeferredValue } from 'react';
 import { View } from 'react-native';
 import { tinSchema, type TinDoc } from '../../core/exchange/documents';
 import { barVolumeMl, bowlVolumeMl, boxSection, cupcakeCut, wellVolumeMl } from '../../core/piece';
@@ -8,12 +8,11 @@ import { useNumberStyle } from '../../state/store';
 import { Card } from '../../ui/card';
 import { CutDrawing } from '../../ui/cut';
 import { NumberValue } from '../../ui/numberValue';
-import { ChoiceValue, Sentence, Value, Words } from '../../ui/sentence';
+import { ChoiceValue, Sentence, Words } from '../../ui/sentence';
 import { SectionDrawing } from '../../ui/section';
 import { Small } from '../../ui/text';
-import { TextSheet, nameFault } from '../../ui/textSheet';
 import { List, type CardOf, type KitchenProps } from './List';
-import { Removal } from './ThingCard';
+import { Removal, ThingName } from './ThingCard';
 import { WaterTest } from './WaterTest';
 
 interface TinProps {
@@ -70,7 +69,6 @@ function usual([first]: readonly TinDoc[]): TinDoc {
 /** One kind of tin, in a sentence, with a well of it drawn to scale. */
 function TinCard({ tin, onChange, onRemove }: TinProps) {
   const style = useNumberStyle();
-  const [naming, setNaming] = useState(false);
   const shape = tin.shape ?? 'frustum';
   const byMeasures = volumeOf(tin);
   const volume = tin.wellMl ?? byMeasures;
@@ -90,7 +88,7 @@ function TinCard({ tin, onChange, onRemove }: TinProps) {
     <Card>
       <Well tin={drawn} />
       <Sentence>
-        <Value text={tin.name} label="Name of the tin" onPress={() => setNaming(true)} after=":" />
+        <ThingName what="tin" name={tin.name} onName={(name) => onChange({ ...tin, name })} />
 
         <NumberValue
           label="Tins owned"
@@ -167,14 +165,6 @@ function TinCard({ tin, onChange, onRemove }: TinProps) {
         onSave={(wellMl) => onChange({ ...tin, wellMl })}
       />
       <Removal what="tin" onRemove={onRemove} />
-      <TextSheet
-        ask={naming ? { title: 'Name of the tin', value: tin.name, fault: nameFault } : null}
-        onClose={() => setNaming(false)}
-        onSave={(name) => {
-          setNaming(false);
-          onChange({ ...tin, name: name.trim() });
-        }}
-      />
     </Card>
   );
 }
