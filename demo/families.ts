@@ -10,7 +10,7 @@ import {
   type MugLine,
   type PopLine,
   type RunFile,
-} from '../core/exchange/documents';
+} from '../core/model/documents';
 import { FAMILY_FORMULAS } from './familyFormulas';
 import { DEMO_FORMULAS } from './formulas';
 import { DEMO_KITCHEN } from './kitchen';

@@ -1,4 +1,4 @@
-import type { FormulaDoc } from '../core/exchange/documents';
+import type { FormulaDoc } from '../core/model/documents';
 
 const formula = (
   doc: Pick<FormulaDoc, 'id' | 'name' | 'method'> & {

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { formulaSchema, kitchenSchema, runSchema } from '../core/exchange/documents';
+import { formulaSchema, kitchenSchema, runSchema } from '../core/model/documents';
 import { readRunFile } from '../core/exchange/read';
 import { readFormula } from '../core/formula';
 import { planRun } from '../core/plan';

@@ -1,4 +1,4 @@
-import type { FormulaDoc } from '../core/exchange/documents';
+import type { FormulaDoc } from '../core/model/documents';
 
 /** Two batters of the demo kitchen: one creamed and written in cups, one with oil and written in grams. */
 export const DEMO_FORMULAS: readonly FormulaDoc[] = [

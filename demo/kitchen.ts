@@ -1,4 +1,4 @@
-import type { KitchenDoc } from '../core/exchange/documents';
+import type { KitchenDoc } from '../core/model/documents';
 
 /** The kitchen that bakes for the allotment society. Tins are ordinary ones, measured with a ruler. */
 export const DEMO_KITCHEN: KitchenDoc = {

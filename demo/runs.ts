@@ -1,5 +1,5 @@
-import { newCupcakeLine, type CupcakeLine, type Line, type RunDoc } from '../core/exchange/documents';
-import { localOf, minutesOf } from '../core/schedule/localTime';
+import { newCupcakeLine, type CupcakeLine, type Line, type RunDoc } from '../core/model/documents';
+import { localOf, minutesOf } from '../core/model/localTime';
 import { CAKESICLES, CUBES, CUPCAKES, MUGS, POPS } from './families';
 
 const line = (over: Partial<CupcakeLine>): CupcakeLine =>

@@ -1,4 +1,4 @@
-import type { KitchenDoc, RunDoc } from '../core/exchange/documents';
+import type { KitchenDoc, RunDoc } from '../core/model/documents';
 import { formulasIn, kitchenIn, runKey } from '../state/documents';
 import { useDocuments } from '../state/store';
 import { FormulaScreen } from './formulas/FormulaScreen';

@@ -1,5 +1,5 @@
 import { FAMILY_FILES } from '../demo/families';
-import type { RunDoc } from '../core/exchange/documents';
+import type { RunDoc } from '../core/model/documents';
 import { runKey, type Docs } from '../state/documents';
 import { bring } from '../state/exchange';
 import { useDocuments } from '../state/store';

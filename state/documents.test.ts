@@ -1,4 +1,4 @@
-import type { FormulaDoc } from '../core/exchange/documents';
+import type { FormulaDoc } from '../core/model/documents';
 import { createDocumentStore, formulaKey, formulasIn, runsIn, kitchenIn } from './documents';
 import type { DocStorage } from './storage';
 

@@ -1,5 +1,5 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
-import type { AnyDoc, FormulaDoc, KitchenDoc, PieceDoc, RunDoc } from '../core/exchange/documents';
+import type { AnyDoc, FormulaDoc, KitchenDoc, PieceDoc, RunDoc } from '../core/model/documents';
 import { readDocument } from '../core/exchange/migrate';
 import { DEMO_FORMULAS, DEMO_KITCHEN, EMPTY_KITCHEN, demoRuns } from '../demo';
 import type { DocStorage } from './storage';

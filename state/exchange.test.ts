@@ -1,7 +1,7 @@
 import { bringIn } from '../core/exchange/bringIn';
-import type { RunDoc } from '../core/exchange/documents';
+import type { RunDoc } from '../core/model/documents';
 import { FAMILY_FILES } from '../demo/families';
-import { pieceOf } from '../core/exchange/pieceDoc';
+import { pieceOf } from '../core/model/pieceDoc';
 import { formulasIn, kitchenIn, piecesIn, runIn, runsIn } from './documents';
 import { bring, fileName, pieceFileText, runFileText } from './exchange';
 import { loadPlanner } from './plans';

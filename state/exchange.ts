@@ -7,9 +7,9 @@ import {
   type PieceFile,
   type RunDoc,
   type RunFile,
-} from '../core/exchange/documents';
+} from '../core/model/documents';
 import { mergePieceFile, mergeRunFile } from '../core/exchange/merge';
-import { formulasNamed } from '../core/exchange/references';
+import { formulasNamed } from '../core/model/references';
 import { readWith, type DocFault } from '../core/exchange/read';
 import {
   formulaKey,

@@ -1,4 +1,4 @@
-import type { RunDoc } from '../core/exchange/documents';
+import type { RunDoc } from '../core/model/documents';
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../demo';
 import { FAMILY_FILES } from '../demo/families';
 import { formulaKey, keyOf, type Docs } from './documents';

@@ -1,7 +1,7 @@
 import { useDeferredValue } from 'react';
 import { create } from 'zustand';
-import type { FormulaDoc, KitchenDoc, RunDoc } from '../core/exchange/documents';
-import { formulasNamed } from '../core/exchange/references';
+import type { FormulaDoc, KitchenDoc, RunDoc } from '../core/model/documents';
+import { formulasNamed } from '../core/model/references';
 import type { Figure, RangeCause } from '../core/figure';
 import type { LinePlan, PlannedLine, RunPlan } from '../core/plan';
 import type { PlanFile } from '../core/plan/runPlanner';

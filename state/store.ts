@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { create } from 'zustand';
-import type { KitchenDoc, Line, RunDoc } from '../core/exchange/documents';
+import type { KitchenDoc, Line, RunDoc } from '../core/model/documents';
 import type { Figure } from '../core/figure';
 import type { NumberStyle } from '../core/quantity';
 import { createDocumentStore, kitchenIn, runIn, runKey, type Change, KITCHEN_KEY } from './documents';

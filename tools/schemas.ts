@@ -8,7 +8,7 @@ import {
   pieceSchema,
   runFileSchema,
   runSchema,
-} from '../core/exchange/documents';
+} from '../core/model/documents';
 
 const SCHEMAS = {
   'run-file': { schema: runFileSchema, title: 'A run with all that it rests on' },

@@ -2,7 +2,7 @@ import { cleanup, render, screen } from '@testing-library/react';
 import { PaperProvider } from 'react-native-paper';
 import { planRun, type CupcakePlan } from '../core/plan';
 import { cupcakeCut } from '../core/piece';
-import { newCupcakeLine, type CupcakeLine } from '../core/exchange/documents';
+import { newCupcakeLine, type CupcakeLine } from '../core/model/documents';
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../demo';
 import { CutDrawing } from './cut';
 import { BigNumber, FigureView, Whisker } from './figure';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Basis, Figure } from '../core/figure';
 import { whyText } from '../core/plan/whyText';
-import type { RunDoc } from '../core/exchange/documents';
+import type { RunDoc } from '../core/model/documents';
 import { fromShown, inStyle, join, show, toShown, typedUnit } from '../core/quantity';
 import { holderOf, useFigureNow, useRun, type Holder } from '../state/plans';
 import { stateFigure, useNumberStyle, useScreen } from '../state/store';

@@ -1,4 +1,4 @@
-import type { ClockDoc, LookResult } from '../exchange/documents';
+import type { ClockDoc, LookResult } from '../model/documents';
 import { LOOK_EVERY_S } from '../process/oven.table';
 
 /** The times of a load, in seconds from when it goes in. */

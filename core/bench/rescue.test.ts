@@ -1,5 +1,5 @@
 import { FAMILY_FILES } from '../../demo/families';
-import { runSchema, type RunFile } from '../exchange/documents';
+import { runSchema, type RunFile } from '../model/documents';
 import { planRun, type LinePlan } from '../plan';
 import { inStyle } from '../quantity';
 import { rescue, type Trouble } from './rescue';

@@ -1,4 +1,4 @@
-import type { CakesicleLine, CupcakeLine, Line, PopLine, RunDoc, RunFile } from '../exchange/documents';
+import type { CakesicleLine, CupcakeLine, Line, PopLine, RunDoc, RunFile } from '../model/documents';
 import { planRun, type LinePlan } from '../plan';
 import { crumbForExcessG } from '../process/bind';
 import type { CrumbKind } from '../process/bind.table';

@@ -1,4 +1,4 @@
-import type { CupcakeLine, Line, MiniWellsLine, PopLine } from '../exchange/documents';
+import type { CupcakeLine, Line, MiniWellsLine, PopLine } from '../model/documents';
 import type { LinePlan } from '../plan';
 import { mendFrosting } from '../process/frost';
 import { CREAM_SHARE, THIN } from './rescue.table';

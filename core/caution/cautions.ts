@@ -1,4 +1,4 @@
-import type { Family } from '../exchange/documents';
+import type { Family } from '../model/documents';
 import type { Frosting } from '../process/frost.table';
 import type { Allergen, ReadLine, Role } from '../quantity';
 import { ALLERGEN_NAMES } from './allergens.table';

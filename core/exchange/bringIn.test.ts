@@ -4,7 +4,7 @@ import { EMPTY_KITCHEN } from '../../demo/kitchen';
 import { planRun } from '../plan';
 import { bringIn, minutesOfDuration, ovenIn } from './bringIn';
 import { MOST_LETTERS } from './limits';
-import type { RunFile } from './documents';
+import type { RunFile } from '../model/documents';
 import { mergeRunFile } from './merge';
 import { readRunFile } from './read';
 

@@ -1,8 +1,8 @@
 import { MOST_LETTERS } from './limits';
 import { guessMeasures } from '../formula';
 import { readLine } from '../quantity';
-import { MAX_FORMULA_LINES } from './fields';
-import type { FormulaDoc, KitchenDoc, PieceDoc, PieceFile, RunFile } from './documents';
+import { MAX_FORMULA_LINES } from '../model/fields';
+import type { FormulaDoc, KitchenDoc, PieceDoc, PieceFile, RunFile } from '../model/documents';
 import { readDocument } from './migrate';
 import { readPieceFile, readRunFile, type DocFault } from './read';
 

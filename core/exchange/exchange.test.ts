@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { formulaSchema, pieceCount } from './documents';
+import { formulaSchema, pieceCount } from '../model/documents';
 import { readDocument } from './migrate';
 import { readRunFile, readWith } from './read';
 

@@ -1,5 +1,5 @@
-import type { FormulaDoc, KitchenDoc, Line, PieceDoc, PieceFile, RunDoc, RunFile } from './documents';
-import { kitchenHolds, referencesOf, type RefKind } from './references';
+import type { FormulaDoc, KitchenDoc, Line, PieceDoc, PieceFile, RunDoc, RunFile } from '../model/documents';
+import { kitchenHolds, referencesOf, type RefKind } from '../model/references';
 
 /** What a file adds to the documents that are there. */
 interface Added {

@@ -1,4 +1,4 @@
-import { anyDocSchema, type AnyDoc } from './documents';
+import { anyDocSchema, type AnyDoc } from '../model/documents';
 import { readWith, type Result } from './read';
 
 type Step = (doc: Record<string, unknown>) => Record<string, unknown>;

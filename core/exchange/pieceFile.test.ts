@@ -2,10 +2,10 @@ import { EMPTY_KITCHEN } from '../../demo/kitchen';
 import { FAMILY_FILES } from '../../demo/families';
 import { planRun } from '../plan/plan';
 import { bringIn } from './bringIn';
-import type { FormulaDoc, KitchenDoc, Line, PieceFile, RunFile } from './documents';
+import type { FormulaDoc, KitchenDoc, Line, PieceFile, RunFile } from '../model/documents';
 import { mergePieceFile } from './merge';
-import { pieceOf } from './pieceDoc';
-import { formulasNamed } from './references';
+import { pieceOf } from '../model/pieceDoc';
+import { formulasNamed } from '../model/references';
 
 const EVENING = FAMILY_FILES.evening as RunFile;
 const lines = EVENING.run.lines;

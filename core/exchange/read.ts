@@ -1,6 +1,6 @@
 import type { z } from 'zod';
-import { pieceFileSchema, runFileSchema, type Line, type PieceFile, type RunFile } from './documents';
-import { cycleFrom, kitchenHolds, referencesOf, type RefKind, type Reference } from './references';
+import { pieceFileSchema, runFileSchema, type Line, type PieceFile, type RunFile } from '../model/documents';
+import { cycleFrom, kitchenHolds, referencesOf, type RefKind, type Reference } from '../model/references';
 
 /** What is wrong with a document: which field, what is wrong, and what would be right. */
 export interface DocFault {

@@ -1,5 +1,5 @@
 import { FAMILY_FILES } from '../../demo/families';
-import type { RunFile } from './documents';
+import type { RunFile } from '../model/documents';
 import { readRunFile } from './read';
 
 type Loose = Record<string, unknown>;

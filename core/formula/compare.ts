@@ -1,4 +1,4 @@
-import type { FormulaDoc } from '../exchange/documents';
+import type { FormulaDoc } from '../model/documents';
 import { BAKE_LOSS, METHODS } from '../process/batter.table';
 import { massOf, type ReadFormula } from './read';
 import type { Role } from '../quantity';

@@ -1,4 +1,4 @@
-import { MAX_FORMULA_LINES, type FormulaDoc } from '../exchange/documents';
+import { MAX_FORMULA_LINES, type FormulaDoc } from '../model/documents';
 import {
   readLine,
   type Allergen,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { DEMO_FORMULAS } from '../../demo';
-import type { FormulaDoc } from '../exchange/documents';
+import type { FormulaDoc } from '../model/documents';
 import { compareShares, densitiesOf, fillsBy } from './compare';
 import { readFormula } from './read';
 import { factorOf, scaledLines, scaledText } from './scale';

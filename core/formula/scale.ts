@@ -1,4 +1,4 @@
-import type { FormulaDoc } from '../exchange/documents';
+import type { FormulaDoc } from '../model/documents';
 import type { ReadLine } from '../quantity';
 import type { ReadFormula } from './read';
 

@@ -1,5 +1,5 @@
 import { INGREDIENTS, inStyle, readLine } from '../quantity';
-import type { FormulaDoc } from '../exchange/documents';
+import type { FormulaDoc } from '../model/documents';
 import { checkStated, checkSteps } from './checks';
 import { readFormula } from './read';
 import { substitute, substitutionsFor } from './substitute';

@@ -1,4 +1,4 @@
-import type { FormulaDoc } from '../exchange/documents';
+import type { FormulaDoc } from '../model/documents';
 import { ingredientOf, type Allergen, type ReadLine } from '../quantity';
 import { readFormula } from './read';
 import { CHOCOLATE_SUGAR, SUBSTITUTES } from './substitute.table';

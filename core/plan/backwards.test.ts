@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { DEMO_KITCHEN } from '../../demo/kitchen';
-import { lineSchema } from '../exchange/lines';
+import { lineSchema } from '../model/lines';
 import { offersFrom, type OnTheTable } from './backwards';
 
 const table: OnTheTable = {

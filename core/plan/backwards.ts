@@ -1,5 +1,5 @@
-import type { FormulaDoc, KitchenDoc, Line, RunDoc } from '../exchange/documents';
-import { newLine } from '../exchange/newLines';
+import type { FormulaDoc, KitchenDoc, Line, RunDoc } from '../model/documents';
+import { newLine } from '../line/newLines';
 import type { ChocolateKind } from '../process/microwave';
 import type { BinderKind } from '../process/bind.table';
 import { shareLots } from './offers';

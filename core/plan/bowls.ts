@@ -1,5 +1,5 @@
-import type { RunDoc } from '../exchange/documents';
-import { plainFormulaId } from '../exchange/references';
+import type { RunDoc } from '../model/documents';
+import { plainFormulaId } from '../model/references';
 import type { Batch, BatchIngredient } from './chain';
 import type { RunPlan } from './plan';
 

@@ -1,6 +1,6 @@
 import type { Caution } from '../caution/cautions';
 import type { Keeping } from '../caution/keeping';
-import type { EggMode, Family, FormulaDoc, Line, Makes } from '../exchange/documents';
+import type { EggMode, Family, FormulaDoc, Line, Makes } from '../model/documents';
 import type { DeriveSpec, Figure, RangeCause } from '../figure';
 import type { Allergen, Fault, ReadLine } from '../quantity';
 import type { DayStep } from '../schedule/day';

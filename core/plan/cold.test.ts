@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { FAMILY_FILES } from '../../demo/families';
-import type { KitchenDoc, Line, RunFile } from '../exchange/documents';
+import type { KitchenDoc, Line, RunFile } from '../model/documents';
 import { ballsOnTray, coldFault, coldFaults, coldRoomOf, coldWords, trayOf } from './cold';
 import { planRun, type LinePlan } from './plan';
 

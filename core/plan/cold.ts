@@ -1,4 +1,4 @@
-import type { KitchenDoc, Line } from '../exchange/documents';
+import type { KitchenDoc, Line } from '../model/documents';
 import type { Fault } from '../quantity';
 import type { LinePlan } from './plan';
 

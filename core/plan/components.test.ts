@@ -1,5 +1,5 @@
-import type { FormulaDoc, Line } from '../exchange/documents';
-import { referencesOf } from '../exchange/references';
+import type { FormulaDoc, Line } from '../model/documents';
+import { referencesOf } from '../model/references';
 import { CUBE, CUPCAKE, POP, SICLE, v, whole } from './test-utils/lines';
 
 const formula = (id: string, name: string, text: string, over: Partial<FormulaDoc> = {}): FormulaDoc => ({

@@ -1,4 +1,4 @@
-import type { FormulaDoc, Makes } from '../exchange/documents';
+import type { FormulaDoc, Makes } from '../model/documents';
 import { type DeriveSpec, type Figure, type RangeCause } from '../figure';
 import type { Batch, ChainPlan } from './chain';
 import { addBatch, addBowlLoss } from './links/batch';

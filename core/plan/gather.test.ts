@@ -1,5 +1,5 @@
 import { FAMILY_FILES } from '../../demo/families';
-import type { KitchenDoc, Line, RunDoc, RunFile, StoredDoc } from '../exchange/documents';
+import type { KitchenDoc, Line, RunDoc, RunFile, StoredDoc } from '../model/documents';
 import { bowlsOf, tickKey, ticksOf, withTicks } from './bowls';
 import { gatherOf, preparationsOf, sharedNutFaults } from './gather';
 import { planWhole } from './plan';

@@ -1,5 +1,5 @@
-import type { KitchenDoc, Line, RunDoc } from '../exchange/documents';
-import { finishing } from '../exchange/references';
+import type { KitchenDoc, Line, RunDoc } from '../model/documents';
+import { finishing } from '../model/references';
 import type { Fault } from '../quantity';
 import { coldRoomOf, coldWords } from './cold';
 import { bowlsOf, type Bowl } from './bowls';

@@ -10,11 +10,11 @@ import type {
   SheetDoc,
   TinDoc,
   VesselDoc,
-} from '../exchange/documents';
-import { cycleFrom, kitchenHolds, type RefKind } from '../exchange/references';
+} from '../model/documents';
+import { cycleFrom, kitchenHolds, type RefKind } from '../model/references';
 import { readFormula, type ReadFormula } from '../formula';
 import type { Fault } from '../quantity';
-import { minutesOf } from '../schedule/localTime';
+import { minutesOf } from '../model/localTime';
 
 export type PlanFault = Fault & {
   /** What has to be changed: a thing that is gone, the lots, a weigh-in. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { FAMILY_FILES } from '../../demo/families';
-import type { Line, RunFile } from '../exchange/documents';
+import type { Line, RunFile } from '../model/documents';
 import { PlanMemory } from './memory';
 import { planRun, planWhole, type PlannedLine, type RunPlan } from './plan';
 

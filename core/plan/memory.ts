@@ -1,4 +1,4 @@
-import type { FormulaDoc, KitchenDoc, Line } from '../exchange/documents';
+import type { FormulaDoc, KitchenDoc, Line } from '../model/documents';
 import type { BatterNeed } from './families/planning';
 import type { PlanFile } from './runPlanner';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { FAMILY_FILES } from '../../demo/families';
-import { lineSchema } from '../exchange/lines';
-import type { Line, Lot, RunFile } from '../exchange/documents';
+import { lineSchema } from '../model/lines';
+import type { Line, Lot, RunFile } from '../model/documents';
 import { shareLots, takeOffer } from './offers';
 import { planRun } from './plan';
 

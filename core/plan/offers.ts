@@ -1,4 +1,4 @@
-import type { Line } from '../exchange/documents';
+import type { Line } from '../model/documents';
 import type { Offer } from './remainder';
 
 const without = (stated: Readonly<Record<string, number>>, id: string): Record<string, number> =>

@@ -5,7 +5,7 @@ import {
   type FormulaDoc,
   type KitchenDoc,
   type RunDoc,
-} from '../exchange/documents';
+} from '../model/documents';
 import { hasRange } from '../figure';
 import { planRun, type CupcakePlan } from '.';
 import { whyText } from './whyText';

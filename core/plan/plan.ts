@@ -1,5 +1,5 @@
 import { OutOfBounds, type Sampling } from '../figure';
-import type { Line } from '../exchange/documents';
+import type { Line } from '../model/documents';
 import type { ChainPlan } from './chain';
 import { planComponents, type ComponentsPlan } from './components';
 import { planCakesicle, type CakesiclePlan } from './families/cakesicle';

@@ -1,4 +1,4 @@
-import type { Fill } from '../exchange/documents';
+import type { Fill } from '../model/documents';
 import { FINISHES, METHODS } from '../process/batter.table';
 import type { Limit } from './chain';
 import { measuredMl, type WellsContext } from './families/wellsContext';

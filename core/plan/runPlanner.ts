@@ -1,5 +1,5 @@
-import type { FormulaDoc, Line, RunFile } from '../exchange/documents';
-import { plainFormulaId, referencesOf } from '../exchange/references';
+import type { FormulaDoc, Line, RunFile } from '../model/documents';
+import { plainFormulaId, referencesOf } from '../model/references';
 import { OutOfBounds, type Sampling } from '../figure';
 import { showText } from '../quantity';
 import type { ChainPlan } from './chain';

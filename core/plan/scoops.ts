@@ -1,4 +1,4 @@
-import type { KitchenDoc } from '../exchange/documents';
+import type { KitchenDoc } from '../model/documents';
 
 /** Scoops that dough is portioned with where a kitchen has named none of its own, by their number. */
 const USUAL_SCOOPS = [60, 50, 40, 30] as const;

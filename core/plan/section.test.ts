@@ -1,5 +1,5 @@
 import { FAMILY_FILES } from '../../demo/families';
-import type { Line, RunFile } from '../exchange/documents';
+import type { Line, RunFile } from '../model/documents';
 import { boundsOf } from '../piece';
 import { planRun, type LinePlan } from './plan';
 import { patchesOnCake, sectionOf } from './section';

@@ -1,4 +1,4 @@
-import type { KitchenDoc, RunDoc, StoredDoc } from '../exchange/documents';
+import type { KitchenDoc, RunDoc, StoredDoc } from '../model/documents';
 import { ingredientsNamedIn } from '../quantity';
 import { bowlsOf } from './bowls';
 import { thingsOf } from './gather';

@@ -1,5 +1,5 @@
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../../demo';
-import { newCupcakeLine, type CupcakeLine, type KitchenDoc, type RunDoc } from '../exchange/documents';
+import { newCupcakeLine, type CupcakeLine, type KitchenDoc, type RunDoc } from '../model/documents';
 import { planRun, type CupcakePlan } from '.';
 import { finishOf } from './finish';
 import { weighOut } from './weighOut';

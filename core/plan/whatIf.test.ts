@@ -1,6 +1,6 @@
 import { FAMILY_FILES } from '../../demo/families';
-import { lineSchema } from '../exchange/lines';
-import type { Line, RunFile } from '../exchange/documents';
+import { lineSchema } from '../model/lines';
+import type { Line, RunFile } from '../model/documents';
 import { planRun, type LinePlan } from './plan';
 import { differencesOf, questionsOf } from './whatIf';
 

@@ -1,4 +1,4 @@
-import type { KitchenDoc, Line } from '../exchange/documents';
+import type { KitchenDoc, Line } from '../model/documents';
 import { BINDER_FACTOR, BIND_SCHOOLS } from '../process/bind.table';
 import { FINISHES } from '../process/batter.table';
 import { COAT } from '../process/coat.table';

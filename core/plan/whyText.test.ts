@@ -1,5 +1,5 @@
 import { FAMILY_FILES } from '../../demo/families';
-import type { RunFile } from '../exchange/documents';
+import type { RunFile } from '../model/documents';
 import type { NumberStyle } from '../quantity';
 import { planWhole } from './plan';
 import { whyText } from './whyText';

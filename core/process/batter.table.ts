@@ -1,5 +1,5 @@
 import type { Basis } from '../figure';
-import type { Method } from '../exchange/documents';
+import type { Method } from '../model/documents';
 
 /** A starting value with its spread: half the width from the 10th to the 90th percentile. */
 export interface Start {

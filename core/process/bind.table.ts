@@ -1,3 +1,4 @@
+import type { BinderKind, BindSchool, CrumbKind } from '../model/kinds';
 import type { Start } from './batter.table';
 
 const typical = (value: number, spread: number): Start => ({ value, spread, basis: 'typical' });
@@ -19,12 +20,12 @@ export const BIND_SCHOOLS = {
     meaning: 'Paste-like and dense: sweet, forgiving, heavier on its stick.',
     share: 0.35,
   },
-} as const;
-export type BindSchool = keyof typeof BIND_SCHOOLS;
+} as const satisfies Readonly<Record<BindSchool, object>>;
+export type { BindSchool };
 
 /** How thirsty a crumb is against a classic moist cake. Basis: typical. */
-export const CRUMB_FACTOR = { 'very moist': 0.6, moist: 0.8, average: 1, dry: 1.35, biscuit: 1.7 } as const;
-export type CrumbKind = keyof typeof CRUMB_FACTOR;
+export const CRUMB_FACTOR = { 'very moist': 0.6, moist: 0.8, average: 1, dry: 1.35, biscuit: 1.7 } as const satisfies Readonly<Record<CrumbKind, number>>;
+export type { CrumbKind };
 
 /** How much of a binder does the work of a gram of buttercream. Basis: typical. */
 export const BINDER_FACTOR = {
@@ -36,8 +37,8 @@ export const BINDER_FACTOR = {
   jam: 0.7,
   'condensed milk': 0.75,
   'butter and sugar': 0.8,
-} as const;
-export type BinderKind = keyof typeof BINDER_FACTOR;
+} as const satisfies Readonly<Record<BinderKind, number>>;
+export type { BinderKind };
 
 /** What one kitchen's crumb leaves open, as a factor. */
 export const BIND_MODEL: Start = typical(1, 0.3);

@@ -1,3 +1,4 @@
+import type { ColourDepth, FrostingKind, TopStyle } from '../model/kinds';
 /** Frostings and toppings. Masses in g on a standard 65 mm top, densities in g/ml. Basis: typical, as noted. */
 export const TOP_STYLES = {
   spread: { name: 'spread', massG: 25, meaning: 'A thin layer with a knife.' },
@@ -7,8 +8,8 @@ export const TOP_STYLES = {
   'tall swirl': { name: 'tall swirl', massG: 65, meaning: 'Four turns and more: as much frosting as cake.' },
   petals: { name: 'petals', massG: 40, meaning: 'Piped petals, an eighth of it leaves in their own colour.' },
   'thin glaze': { name: 'thin glaze', massG: 8, meaning: 'Dipped or brushed, soaks in a little.' },
-} as const;
-export type TopStyle = keyof typeof TOP_STYLES;
+} as const satisfies Readonly<Record<TopStyle, object>>;
+export type { TopStyle };
 export const STANDARD_TOP_MM = 65;
 /** Across the top of a mug, inside. Basis: typical. */
 export const MUG_TOP_MM = 80;
@@ -22,8 +23,8 @@ export const FROSTING_DENSITY = {
   'soft cheese': 0.95,
   'cooked meringue': 0.28,
   glaze: 1.3,
-} as const;
-export type Frosting = keyof typeof FROSTING_DENSITY;
+} as const satisfies Readonly<Record<FrostingKind, number>>;
+export type Frosting = FrostingKind;
 /** The masses of the styles are for this frosting; others by volume. */
 export const STYLE_FROSTING: Frosting = 'buttercream';
 
@@ -36,8 +37,8 @@ export const INJECTED = { value: 11.5, spread: 3, basis: 'typical' } as const;
 export const BETWEEN_MM = 3.5;
 
 /** Gel colour as a share of the frosting's mass. Basis: typical. */
-export const COLOUR_DEPTH = { pastel: 0.0015, mid: 0.004, deep: 0.01 } as const;
-export type ColourDepth = keyof typeof COLOUR_DEPTH;
+export const COLOUR_DEPTH = { pastel: 0.0015, mid: 0.004, deep: 0.01 } as const satisfies Readonly<Record<ColourDepth, number>>;
+export type { ColourDepth };
 /** g in a drop of gel. */
 export const GEL_DROP_G = 0.05;
 /** Left in each piping bag, g. */

@@ -1,3 +1,4 @@
+import type { ChocolateKind } from '../model/kinds';
 import { MELTING, MICROWAVE } from './microwave.table';
 
 export interface MicrowaveInput {
@@ -77,7 +78,7 @@ function ranged(timeS: number): TimeRange {
   return { timeS, lowS, highS: timeS * (1 + timeSpread), firstLookS: Math.min(timeS * firstLookShare, lowS) };
 }
 
-export type ChocolateKind = keyof typeof MELTING.heatJ;
+export type { ChocolateKind };
 
 export interface Bursts {
   /** Setting to use, as a share of full power, so that no more than 700 W go in. */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { Figure } from '../figure';
 import { METHODS } from '../process/batter.table';
 import { lastLoadWaitsMin, planDay } from './day';
-import { localOf, minutesOf } from './localTime';
+import { localOf, minutesOf } from '../model/localTime';
 
 const minutes = (value: number, high = value): Figure => ({
   id: 'x',

@@ -2,7 +2,7 @@ import { useKeepAwake } from 'expo-keep-awake';
 import { useRouter } from 'expo-router';
 import { useDeferredValue } from 'react';
 import { nextLookAt } from '../../core/bench';
-import type { RunDoc } from '../../core/exchange/documents';
+import type { RunDoc } from '../../core/model/documents';
 import { inStyle } from '../../core/quantity';
 import { useNow } from '../../state/clock';
 import { runIn, runsIn } from '../../state/documents';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { FormulaDoc } from '../../core/exchange/documents';
+import type { FormulaDoc } from '../../core/model/documents';
 import type { ReadFormula } from '../../core/formula';
 import { compareShares, densitiesOf } from '../../core/formula/compare';
 import { readOnce } from '../../core/plan/lookup';

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { isBatter, type FormulaDoc, type Makes, type Method } from '../../core/exchange/documents';
+import { isBatter, type FormulaDoc, type Makes, type Method } from '../../core/model/documents';
 import { fillsBy } from '../../core/formula/compare';
 import { readOnce } from '../../core/plan/lookup';
 import { METHODS } from '../../core/process/batter.table';

@@ -1,8 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { formulasNamed } from '../../core/exchange/references';
-import type { FormulaDoc } from '../../core/exchange/documents';
+import { formulasNamed } from '../../core/model/references';
+import type { FormulaDoc } from '../../core/model/documents';
 import { readFormula } from '../../core/formula';
 import { substitute } from '../../core/formula/substitute';
 import { formulaIn, formulaKey, runsIn } from '../../state/documents';

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { isBatter, type FormulaDoc } from '../../core/exchange/documents';
+import { isBatter, type FormulaDoc } from '../../core/model/documents';
 import { METHODS } from '../../core/process/batter.table';
 import { showText, type NumberStyle } from '../../core/quantity';
 import { readOnce } from '../../core/plan/lookup';

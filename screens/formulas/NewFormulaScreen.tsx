@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { formulaSchema, type FormulaDoc } from '../../core/exchange/documents';
+import { formulaSchema, type FormulaDoc } from '../../core/model/documents';
 import { readWith } from '../../core/exchange/read';
 import { guessMeasures, readFormula } from '../../core/formula';
 import { formulaKey } from '../../state/documents';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { FormulaDoc } from '../../core/exchange/documents';
-import { cycleFrom } from '../../core/exchange/references';
+import type { FormulaDoc } from '../../core/model/documents';
+import { cycleFrom } from '../../core/model/references';
 import { formulasIn } from '../../state/documents';
 import { useDocuments } from '../../state/store';
 import { QuietAction } from '../../ui/actions';

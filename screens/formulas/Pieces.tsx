@@ -1,8 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { PieceDoc } from '../../core/exchange/documents';
-import { plainFormulaId } from '../../core/exchange/references';
+import type { PieceDoc } from '../../core/model/documents';
+import { plainFormulaId } from '../../core/model/references';
 import { formulaIn, pieceKey, piecesIn } from '../../state/documents';
 import { fileName, pieceFileText, saveFile } from '../../state/exchange';
 import { change, useDocuments } from '../../state/store';

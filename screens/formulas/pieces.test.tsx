@@ -1,5 +1,5 @@
 import { bringIn } from '../../core/exchange/bringIn';
-import { pieceOf } from '../../core/exchange/pieceDoc';
+import { pieceOf } from '../../core/model/pieceDoc';
 import { FAMILY_FILES } from '../../demo/families';
 import { pieceKey, piecesIn } from '../../state/documents';
 import { useDocuments } from '../../state/store';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { KitchenDoc } from '../../core/exchange/documents';
+import type { KitchenDoc } from '../../core/model/documents';
 import { useDocuments, useKitchen } from '../../state/store';
 import { localNow } from '../../state/time';
 import { Chip, Chips, QuietAction } from '../../ui/actions';

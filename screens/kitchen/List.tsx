@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import type { KitchenDoc } from '../../core/exchange/documents';
+import type { KitchenDoc } from '../../core/model/documents';
 import { kitchenIn } from '../../state/documents';
 import { changeKitchen, useDocuments } from '../../state/store';
 import { QuietAction } from '../../ui/actions';

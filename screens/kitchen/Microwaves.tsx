@@ -1,4 +1,4 @@
-import type { MicrowaveDoc } from '../../core/exchange/documents';
+import type { MicrowaveDoc } from '../../core/model/documents';
 import { useState } from 'react';
 import { mugOuterMm, mugWidthMm, mugsOnPlate, plateFromAbove } from '../../core/piece';
 import { waterTestW } from '../../core/process/microwave';

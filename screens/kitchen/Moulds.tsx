@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { MouldDoc } from '../../core/exchange/documents';
+import type { MouldDoc } from '../../core/model/documents';
 import { mouldedSection } from '../../core/piece';
 import { showText } from '../../core/quantity';
 import { newId } from '../../state/ids';

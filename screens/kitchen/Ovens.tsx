@@ -1,6 +1,6 @@
 import { useDeferredValue } from 'react';
 import { View } from 'react-native';
-import { ovenSchema, type OvenDoc, type TinDoc } from '../../core/exchange/documents';
+import { ovenSchema, type OvenDoc, type TinDoc } from '../../core/model/documents';
 import { rackFromAbove, tinLayout, tinsOnRack } from '../../core/piece';
 import { fromShown, showText, toShown, typedUnit } from '../../core/quantity';
 import { newId } from '../../state/ids';

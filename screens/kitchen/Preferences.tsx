@@ -1,4 +1,4 @@
-import type { KitchenDoc, Prefs } from '../../core/exchange/documents';
+import type { KitchenDoc, Prefs } from '../../core/model/documents';
 import { formatNumber } from '../../core/quantity';
 import { Card } from '../../ui/card';
 import { NumberValue } from '../../ui/numberValue';

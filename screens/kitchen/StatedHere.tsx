@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import type { KitchenDoc } from '../../core/exchange/documents';
+import type { KitchenDoc } from '../../core/model/documents';
 import { formatNumber } from '../../core/quantity';
 import { useNumberStyle } from '../../state/store';
 import { Card } from '../../ui/card';

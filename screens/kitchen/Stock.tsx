@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { KitchenDoc, StoredDoc } from '../../core/exchange/documents';
+import type { KitchenDoc, StoredDoc } from '../../core/model/documents';
 import { caseSection, stickSection, trayFromAbove } from '../../core/piece';
 import { APART_MM, COLD_TRAY, ballsOnTray, trayOf } from '../../core/plan/cold';
 import { formatNumber, showText } from '../../core/quantity';

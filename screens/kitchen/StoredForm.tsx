@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { StoredDoc } from '../../core/exchange/documents';
-import { storedSchema } from '../../core/exchange/kitchenDoc';
+import type { StoredDoc } from '../../core/model/documents';
+import { storedSchema } from '../../core/model/kitchenDoc';
 import { readWith } from '../../core/exchange/read';
 import { formatNumber, readNumberField } from '../../core/quantity';
 import { useNumberStyle } from '../../state/store';

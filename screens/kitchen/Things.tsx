@@ -1,4 +1,4 @@
-import type { MugDoc, ScoopDoc, SheetDoc, VesselDoc } from '../../core/exchange/documents';
+import type { MugDoc, ScoopDoc, SheetDoc, VesselDoc } from '../../core/model/documents';
 import { boxSection, mugSection, scoopSection } from '../../core/piece';
 import { showText } from '../../core/quantity';
 import { newId } from '../../state/ids';

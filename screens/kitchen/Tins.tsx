@@ -1,6 +1,6 @@
 import { useDeferredValue } from 'react';
 import { View } from 'react-native';
-import { tinSchema, type TinDoc } from '../../core/exchange/documents';
+import { tinSchema, type TinDoc } from '../../core/model/documents';
 import { barVolumeMl, bowlVolumeMl, boxSection, cupcakeCut, wellVolumeMl } from '../../core/piece';
 import { showText } from '../../core/quantity';
 import { newId } from '../../state/ids';

@@ -1,7 +1,7 @@
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { observedFactor } from '../../core/bench';
-import type { RunDoc } from '../../core/exchange/documents';
+import type { RunDoc } from '../../core/model/documents';
 import { formatDuration, join } from '../../core/quantity';
 import { runsIn } from '../../state/documents';
 import { useDocuments } from '../../state/store';

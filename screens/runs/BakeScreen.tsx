@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { startClock } from '../../core/bench';
-import type { RunDoc } from '../../core/exchange/documents';
+import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan } from '../../core/plan';
 import { inStyle, showText, type NumberStyle } from '../../core/quantity';
 import { newId } from '../../state/ids';

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
-import { closedSchema, type Closed, type RunDoc } from '../../core/exchange/documents';
+import { closedSchema, type Closed, type RunDoc } from '../../core/model/documents';
 import { readWith } from '../../core/exchange/read';
 import type { FinishKind } from '../../core/plan';
 import { readNumberField } from '../../core/quantity';

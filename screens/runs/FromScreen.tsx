@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import type { RunDoc } from '../../core/exchange/documents';
+import type { RunDoc } from '../../core/model/documents';
 import type { BackwardsOffer, OnTheTable } from '../../core/plan/backwards';
 import { BINDER_FACTOR, type BinderKind } from '../../core/process/bind.table';
 import { showText } from '../../core/quantity';

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ALLERGEN_NAMES } from '../../core/caution/allergens.table';
-import type { RunDoc } from '../../core/exchange/documents';
+import type { RunDoc } from '../../core/model/documents';
 import { bowlsOf, tickKey, ticksOf, withTicks } from '../../core/plan/bowls';
 import { gatherOf, preparationsOf, sharedNutFaults, type Preparation } from '../../core/plan/gather';
 import { coldFaults } from '../../core/plan/cold';

@@ -1,6 +1,6 @@
 import { ScrollView } from 'react-native';
-import type { RunDoc } from '../../core/exchange/documents';
-import { plainFormulaId } from '../../core/exchange/references';
+import type { RunDoc } from '../../core/model/documents';
+import { plainFormulaId } from '../../core/model/references';
 import { formulaIn } from '../../state/documents';
 import { useDocuments, useScreen } from '../../state/store';
 import { Tap } from '../../ui/tap';

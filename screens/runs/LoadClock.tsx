@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { clockPhase, observedFactor, recordLook } from '../../core/bench';
-import type { ClockDoc, LookResult, RunDoc } from '../../core/exchange/documents';
+import type { ClockDoc, LookResult, RunDoc } from '../../core/model/documents';
 import { formatDuration, join } from '../../core/quantity';
 import { useNow } from '../../state/clock';
 import { changeRunOf, useScreen } from '../../state/store';

@@ -1,8 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import type { Family, RunDoc } from '../../core/exchange/documents';
-import { newLine } from '../../core/exchange/newLines';
-import { lineFromPiece } from '../../core/exchange/pieceDoc';
+import type { Family, RunDoc } from '../../core/model/documents';
+import { newLine } from '../../core/line/newLines';
+import { lineFromPiece } from '../../core/model/pieceDoc';
 import { shareLots } from '../../core/plan/offers';
 import { useNow } from '../../state/clock';
 import { piecesIn, runKey } from '../../state/documents';

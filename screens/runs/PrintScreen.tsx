@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { ALLERGEN_NAMES } from '../../core/caution/allergens.table';
 import { keepingWords } from '../../core/caution/keeping';
-import type { RunDoc } from '../../core/exchange/documents';
+import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan } from '../../core/plan';
 import { gatherOf, preparationsOf, type GatherGroup } from '../../core/plan/gather';
 import { weighOut } from '../../core/plan/weighOut';

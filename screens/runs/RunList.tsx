@@ -1,8 +1,8 @@
 import { useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
-import type { RunDoc } from '../../core/exchange/documents';
+import type { RunDoc } from '../../core/model/documents';
 import { useNow } from '../../state/clock';
-import { plainFormulaId } from '../../core/exchange/references';
+import { plainFormulaId } from '../../core/model/references';
 import { formulaIn, runsIn } from '../../state/documents';
 import { useDocuments } from '../../state/store';
 import { whenText } from '../../state/time';

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import type { RunDoc, Family } from '../../core/exchange/documents';
+import type { RunDoc, Family } from '../../core/model/documents';
 import {
   ballSection,
   cubeSection,

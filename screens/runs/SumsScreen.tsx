@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useWindowDimensions } from 'react-native';
-import type { RunDoc } from '../../core/exchange/documents';
+import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan } from '../../core/plan';
 import { keepingWords } from '../../core/caution/keeping';
 import { FIRST_LOOK_SHARE } from '../../core/process/oven.table';

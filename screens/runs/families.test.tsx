@@ -1,6 +1,6 @@
 import { cleanup } from '@testing-library/react';
 import { useDocuments, useScreen } from '../../state/store';
-import type { CubeLine, MugLine, PieceDoc, PopLine, RunDoc } from '../../core/exchange/documents';
+import type { CubeLine, MugLine, PieceDoc, PopLine, RunDoc } from '../../core/model/documents';
 import { FAMILY_FILES } from '../../demo/families';
 import { BringIn } from '../exchange/BringIn';
 import {

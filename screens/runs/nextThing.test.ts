@@ -1,5 +1,5 @@
 import { recordLook, startClock } from '../../core/bench';
-import type { RunDoc } from '../../core/exchange/documents';
+import type { RunDoc } from '../../core/model/documents';
 import { planWhole } from '../../core/plan';
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../../demo';
 import { nextThing } from './nextThing';

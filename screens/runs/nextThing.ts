@@ -1,4 +1,4 @@
-import type { RunDoc } from '../../core/exchange/documents';
+import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan, RunPlan } from '../../core/plan';
 import { nextLookAt } from '../../core/bench';
 import { bowlsOf, tickKey, ticksOf } from '../../core/plan/bowls';

@@ -1,7 +1,7 @@
 import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { PaperProvider } from 'react-native-paper';
-import type { CupcakeLine, FormulaDoc, RunDoc } from '../../core/exchange/documents';
+import type { CupcakeLine, FormulaDoc, RunDoc } from '../../core/model/documents';
 import { formulaKey, runKey } from '../../state/documents';
 import { loadPlanner } from '../../state/plans';
 import { useDocuments, useScreen } from '../../state/store';

@@ -1,4 +1,4 @@
-import type { CakesicleLine } from '../../exchange/documents';
+import type { CakesicleLine } from '../../model/documents';
 import { type Sampling } from '../../figure';
 import { COAT } from '../../process/coat.table';
 import { evenLoads } from '../../process/loads';

@@ -1,4 +1,4 @@
-import type { CoatChoice, CubeLine } from '../../exchange/documents';
+import type { CoatChoice, CubeLine } from '../../model/documents';
 import { FONDANT } from '../../process/frost.table';
 import { cutSheet, type CutPlan } from '../../process/portion';
 import { addBox } from '../links/coat';

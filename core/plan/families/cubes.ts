@@ -1,6 +1,6 @@
 import { factsOf } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
-import type { CubeLine } from '../../exchange/documents';
+import type { CubeLine } from '../../model/documents';
 import { type Sampling } from '../../figure';
 import { METHODS } from '../../process/batter.table';
 import { COOLING } from '../../process/oven.table';

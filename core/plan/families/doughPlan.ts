@@ -1,6 +1,6 @@
 import { factsOf, type Facts } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
-import type { CakesicleLine, PopLine } from '../../exchange/documents';
+import type { CakesicleLine, PopLine } from '../../model/documents';
 import { METHODS } from '../../process/batter.table';
 import { portionOffers } from '../../process/portion';
 import type { Allergen, Fault } from '../../quantity';

@@ -3,7 +3,7 @@ import { CAKESICLES, CUBES, FAMILY_FILES, MINIS, MUGS, POPS } from '../../../dem
 import { DEMO_KITCHEN } from '../../../demo/kitchen';
 import { FAMILY_FORMULAS } from '../../../demo/familyFormulas';
 import { DEMO_FORMULAS } from '../../../demo';
-import type { KitchenDoc, Line, PopLine } from '../../exchange/documents';
+import type { KitchenDoc, Line, PopLine } from '../../model/documents';
 import { ball, shellMassG } from '../../process/coat';
 import { planRun, planWhole, type LinePlan } from '..';
 

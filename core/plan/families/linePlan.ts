@@ -2,7 +2,7 @@ import { cautionsFor, type Caution, type Facts } from '../../caution/cautions';
 import { keepingOf, type Keeping } from '../../caution/keeping';
 import type { DeriveSpec, Figure, RangeCause } from '../../figure';
 import type { Allergen, Fault } from '../../quantity';
-import { minutesOf } from '../../schedule/localTime';
+import { minutesOf } from '../../model/localTime';
 import type { Need, Stratum, TimedStep } from '../chain';
 import type { RunContext } from '../lookup';
 import type { Remainder } from '../remainder';

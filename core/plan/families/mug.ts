@@ -1,6 +1,6 @@
 import { factsOf } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
-import type { MugLine } from '../../exchange/documents';
+import type { MugLine } from '../../model/documents';
 import { type Sampling } from '../../figure';
 import { boilingShiftK } from '../../process/altitude';
 import { METHODS, MUG_LOSS, ROOM } from '../../process/batter.table';

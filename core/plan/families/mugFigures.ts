@@ -1,4 +1,4 @@
-import type { KitchenDoc, MugLine } from '../../exchange/documents';
+import type { KitchenDoc, MugLine } from '../../model/documents';
 import type { MethodDef } from '../../process/batter.table';
 import { microwaveTime } from '../../process/microwave';
 import { MICROWAVE } from '../../process/microwave.table';

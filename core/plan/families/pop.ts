@@ -1,4 +1,4 @@
-import type { PopLine } from '../../exchange/documents';
+import type { PopLine } from '../../model/documents';
 import { type Sampling } from '../../figure';
 import { COAT } from '../../process/coat.table';
 import { SETTING, type SettingStage } from '../../process/set.table';

@@ -1,6 +1,6 @@
 import type { Figure } from '../../figure';
 import type { DayStep } from '../../schedule/day';
-import { localOf } from '../../schedule/localTime';
+import { localOf } from '../../model/localTime';
 import type { TimedStep } from '../chain';
 
 /** A step that follows the one before it. Its length is a figure's: the longer end of its range for what is waited for. */

@@ -1,4 +1,4 @@
-import type { CakesicleLine, MouldDoc } from '../../exchange/documents';
+import type { CakesicleLine, MouldDoc } from '../../model/documents';
 import { COAT, PATCH } from '../../process/coat.table';
 import { addCoatDensity, addDripShare, addPotCount, addThinner, potsOf, type Pot } from '../links/coat';
 import type { Supplied } from '../links/count';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Line } from '../../exchange/documents';
+import type { Line } from '../../model/documents';
 import { inStyle } from '../../quantity';
 import { whyText } from '../whyText';
 import { BALLS, CUBE, CUPCAKE, EVENING, MINI, MUG, POP, SICLE, plan, v, whole } from '../test-utils/lines';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { CupcakeLine, MiniWellsLine } from '../../exchange/documents';
+import type { CupcakeLine, MiniWellsLine } from '../../model/documents';
 import { barVolumeMl, bowlVolumeMl, wellVolumeMl } from '../../piece';
 import type { FINISHES } from '../../process/batter.table';
 import { BAKE_LOSS, METHODS } from '../../process/batter.table';

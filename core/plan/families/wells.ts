@@ -1,7 +1,7 @@
 import { factsOf } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
 import { type Sampling } from '../../figure';
-import type { CupcakeLine, MiniWellsLine } from '../../exchange/documents';
+import type { CupcakeLine, MiniWellsLine } from '../../model/documents';
 import { BICARBONATE_WAIT_MIN } from '../../process/batter.table';
 import {
   cupcakeCut,
@@ -14,7 +14,7 @@ import {
 import { checkStated } from '../../formula/checks';
 import type { Fault } from '../../quantity';
 import { lastLoadWaitsMin, minutesBeforeOven, planDay } from '../../schedule/day';
-import { localOf } from '../../schedule/localTime';
+import { localOf } from '../../model/localTime';
 import type { BatterPlan, ChainPlan, TimedStep } from '../chain';
 import { finishOf, type FinishWords } from '../finish';
 import { addLineBatch, addBowlLoss, lineBatches } from '../links/batch';

@@ -1,4 +1,4 @@
-import type { CupcakeLine, FormulaDoc, MiniWellsLine, OvenDoc, TinDoc } from '../../exchange/documents';
+import type { CupcakeLine, FormulaDoc, MiniWellsLine, OvenDoc, TinDoc } from '../../model/documents';
 import type { ReadFormula } from '../../formula';
 import { barVolumeMl, bowlVolumeMl, wellVolumeMl } from '../../piece';
 import { METHODS, type MethodDef } from '../../process/batter.table';

@@ -1,4 +1,4 @@
-import type { EggMode, FormulaDoc } from '../../exchange/documents';
+import type { EggMode, FormulaDoc } from '../../model/documents';
 import { AS_IT_IS } from '../../figure';
 import type { ReadFormula } from '../../formula';
 import { BOWL_LOSS, type MethodDef } from '../../process/batter.table';

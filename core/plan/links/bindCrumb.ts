@@ -1,4 +1,4 @@
-import type { CrumbPart } from '../../exchange/documents';
+import type { CrumbPart } from '../../model/documents';
 import { planBind } from '../../process/bind';
 import { ADD_IN, BIND_SCHOOLS, FIRST_ADDITION } from '../../process/bind.table';
 import { supplied, type Supplied } from './count';

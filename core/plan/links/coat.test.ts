@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { PopLine } from '../../exchange/documents';
+import type { PopLine } from '../../model/documents';
 import { ball, box, narrowerSavesG, planDip, planShell, shellMassG, stadiumCavity } from '../../process/coat';
 import { meltingBursts } from '../../process/microwave';
 import { CUBE, MINI, POP, SICLE, has, plan, v } from '../test-utils/lines';

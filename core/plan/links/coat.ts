@@ -1,4 +1,4 @@
-import type { CoatChoice, Lot, VesselDoc } from '../../exchange/documents';
+import type { CoatChoice, Lot, VesselDoc } from '../../model/documents';
 import { COAT } from '../../process/coat.table';
 import { meltingBursts, type ChocolateKind } from '../../process/microwave';
 import { DIP_SCHOOLS } from '../../process/set.table';

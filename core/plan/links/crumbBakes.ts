@@ -1,4 +1,4 @@
-import type { CrumbPart } from '../../exchange/documents';
+import type { CrumbPart } from '../../model/documents';
 import { BREAKAGE } from '../../process/bind.table';
 import { boilingShiftK } from '../../process/altitude';
 import { METHODS, MUG_LOSS } from '../../process/batter.table';

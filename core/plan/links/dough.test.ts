@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { CrumbPart, PopLine } from '../../exchange/documents';
+import type { CrumbPart, PopLine } from '../../model/documents';
 import { BINDER_FACTOR, BIND_SCHOOLS, CRUMB_FACTOR } from '../../process/bind.table';
 import { planBind } from '../../process/bind';
 import { ballMassG } from '../../process/portion';

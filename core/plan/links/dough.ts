@@ -1,4 +1,4 @@
-import type { AddIn, BinderChoice, CrumbPart, PortionSize } from '../../exchange/documents';
+import type { AddIn, BinderChoice, CrumbPart, PortionSize } from '../../model/documents';
 import {
   BINDER_FACTOR,
   BIND_MODEL,

@@ -1,4 +1,4 @@
-import type { CoatChoice, FillingChoice, FrostingChoice, Lot } from '../../exchange/documents';
+import type { CoatChoice, FillingChoice, FrostingChoice, Lot } from '../../model/documents';
 import type { RunContext } from '../lookup';
 import { addCoatEach, addPool, potsWanted, type CoatedSolid } from './coat';
 import { supplied, type Supplied } from './count';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { CupcakeLine, FillingChoice, Lot } from '../../exchange/documents';
+import type { CupcakeLine, FillingChoice, Lot } from '../../model/documents';
 import { coreMasses, fondantMasses, splitColours, topMassG } from '../../process/frost';
 import { FROSTING_DENSITY, TOP_STYLES, type Frosting, type TopStyle } from '../../process/frost.table';
 import { CUBE, CUPCAKE, MINI, MUG, faultOf, has, plan, v } from '../test-utils/lines';

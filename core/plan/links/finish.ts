@@ -1,5 +1,5 @@
 import { BINDER_ALLERGENS, FROSTING_ALLERGENS } from '../../caution/allergens.table';
-import type { BinderChoice, FillingChoice, FrostingChoice, Lot, Makes } from '../../exchange/documents';
+import type { BinderChoice, FillingChoice, FrostingChoice, Lot, Makes } from '../../model/documents';
 import { ingredientsNamedIn, type Allergen } from '../../quantity';
 import type { Need } from '../chain';
 import type { RunContext } from '../lookup';

@@ -1,4 +1,4 @@
-import type { FillingChoice, FrostingChoice } from '../../exchange/documents';
+import type { FillingChoice, FrostingChoice } from '../../model/documents';
 import {
   BAG_LOSS_G,
   BETWEEN_MM,

@@ -1,5 +1,5 @@
 import { ALLERGEN_NAMES, CHOCOLATE_ALLERGENS } from '../../caution/allergens.table';
-import type { Lot, Topping } from '../../exchange/documents';
+import type { Lot, Topping } from '../../model/documents';
 import { COVER_G_CM2, TOPPING_SPREAD } from '../../process/coat.table';
 import type { ChocolateKind } from '../../process/microwave';
 import { ingredientsNamedIn, type Allergen, type Fault } from '../../quantity';

@@ -1,4 +1,4 @@
-import type { MicrowaveDoc } from '../../exchange/documents';
+import type { MicrowaveDoc } from '../../model/documents';
 import { ROOM, type MethodDef } from '../../process/batter.table';
 import { MICROWAVE } from '../../process/microwave.table';
 import { ratingFromTestW } from '../../process/microwave';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Line } from '../../exchange/documents';
+import type { Line } from '../../model/documents';
 import { CUBE, CUPCAKE, MUG, POP, SICLE, has, plan, v } from '../test-utils/lines';
 
 const READY = Date.UTC(2026, 10, 28, 16);

@@ -1,4 +1,4 @@
-import type { FormulaDoc, KitchenDoc, Liner, OvenDoc } from '../../exchange/documents';
+import type { FormulaDoc, KitchenDoc, Liner, OvenDoc } from '../../model/documents';
 import { boilingShiftK } from '../../process/altitude';
 import { ROOM, type MethodDef } from '../../process/batter.table';
 import { coolTimeS, scaleConstantS } from '../../process/cool';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { FAMILY_FILES } from '../../../demo/families';
-import type { KitchenDoc, Line, RunFile } from '../../exchange/documents';
+import type { KitchenDoc, Line, RunFile } from '../../model/documents';
 import { scoopMl } from '../../process/portion';
 import { planRun, type LinePlan } from '../plan';
 import { questionsOf } from '../whatIf';

@@ -1,4 +1,4 @@
-import type { KitchenDoc } from '../../exchange/documents';
+import type { KitchenDoc } from '../../model/documents';
 import type { MethodDef } from '../../process/batter.table';
 import { scoopMl } from '../../process/portion';
 import type { Figures } from '../figures';

@@ -1,4 +1,4 @@
-import type { FormulaDoc, KitchenDoc, OvenDoc, SheetDoc } from '../../exchange/documents';
+import type { FormulaDoc, KitchenDoc, OvenDoc, SheetDoc } from '../../model/documents';
 import { roundAs } from '../../process/bakeQuestion';
 import { sheetSurrogateS } from '../../process/bakeSurrogate';
 import { SHEET_SURROGATE } from '../../process/bakeSurrogate.table';

@@ -13,7 +13,7 @@ import {
   type MugLine,
   type PopLine,
   type RunFile,
-} from '../../exchange/documents';
+} from '../../model/documents';
 import { planWhole, type LinePlan, type RunPlan } from '..';
 
 const first = <T>(list: readonly T[]): T => {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { RunDoc, StoredDoc } from '../../../core/exchange/documents';
+import type { RunDoc, StoredDoc } from '../../../core/model/documents';
 import { ticksOf } from '../../../core/plan/bowls';
 import { keyOf, lineCosts, shoppingOf, type ShoppingRow } from '../../../core/plan/shopping';
 import { formatNumber, showText } from '../../../core/quantity';

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import type { KitchenDoc, RunDoc } from '../../../core/exchange/documents';
+import type { KitchenDoc, RunDoc } from '../../../core/model/documents';
 import { tickKey, ticksOf, withTicks } from '../../../core/plan/bowls';
 import type { GatherGroup, Thing } from '../../../core/plan/gather';
 import { weighOut } from '../../../core/plan/weighOut';

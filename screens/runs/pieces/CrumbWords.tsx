@@ -5,8 +5,8 @@ import type {
   CakesicleLine,
   CrumbPart,
   PopLine,
-} from '../../../core/exchange/documents';
-import { crumbStart } from '../../../core/exchange/newLines';
+} from '../../../core/model/documents';
+import { crumbStart } from '../../../core/line/newLines';
 import {
   BINDER_FACTOR,
   BIND_SCHOOLS,

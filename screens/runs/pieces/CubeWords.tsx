@@ -1,4 +1,4 @@
-import type { CubeLine } from '../../../core/exchange/documents';
+import type { CubeLine } from '../../../core/model/documents';
 
 import { showText } from '../../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../../state/store';

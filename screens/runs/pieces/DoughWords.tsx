@@ -1,4 +1,4 @@
-import type { CakesicleLine, KitchenDoc, PopLine, PortionSize } from '../../../core/exchange/documents';
+import type { CakesicleLine, KitchenDoc, PopLine, PortionSize } from '../../../core/model/documents';
 import { scoopsOf } from '../../../core/plan/scoops';
 
 import { showText, type NumberStyle } from '../../../core/quantity';

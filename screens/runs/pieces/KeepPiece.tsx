@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import type { Line } from '../../../core/exchange/documents';
-import { pieceOf } from '../../../core/exchange/pieceDoc';
-import { plainFormulaId } from '../../../core/exchange/references';
+import type { Line } from '../../../core/model/documents';
+import { pieceOf } from '../../../core/model/pieceDoc';
+import { plainFormulaId } from '../../../core/model/references';
 import { formulaIn, pieceKey } from '../../../state/documents';
 import { newId } from '../../../state/ids';
 import { change, useDocuments } from '../../../state/store';

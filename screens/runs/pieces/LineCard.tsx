@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { View } from 'react-native';
-import type { CubeLine, Line, MiniWellsLine, RunDoc } from '../../../core/exchange/documents';
-import { newLine, type MiniStyle } from '../../../core/exchange/newLines';
+import type { CubeLine, Line, MiniWellsLine, RunDoc } from '../../../core/model/documents';
+import { newLine, type MiniStyle } from '../../../core/line/newLines';
 import type { PlannedLine } from '../../../core/plan';
 import { showText } from '../../../core/quantity';
 import { formulaIn } from '../../../state/documents';

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import type { Line, Lot, RunDoc, Topping } from '../../../core/exchange/documents';
-import { lotSchema } from '../../../core/exchange/pieceFields';
+import type { Line, Lot, RunDoc, Topping } from '../../../core/model/documents';
+import { lotSchema } from '../../../core/model/pieceFields';
 import { readWith } from '../../../core/exchange/read';
 import { COVER_G_CM2 } from '../../../core/process/coat.table';
 import { COLOUR_DEPTH, SOAK_SHARE, type ColourDepth } from '../../../core/process/frost.table';

@@ -1,4 +1,4 @@
-import type { MugLine } from '../../../core/exchange/documents';
+import type { MugLine } from '../../../core/model/documents';
 
 import { showText } from '../../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../../state/store';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { CupcakeLine, Fill, MiniWellsLine } from '../../../core/exchange/documents';
+import type { CupcakeLine, Fill, MiniWellsLine } from '../../../core/model/documents';
 import { FILL_RULES, FINISHES } from '../../../core/process/batter.table';
 import { fromShown, showText, toShown, typedUnit } from '../../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../../state/store';

@@ -5,7 +5,7 @@ import {
   type FormulaDoc,
   type Line,
   type RunDoc,
-} from '../../../core/exchange/documents';
+} from '../../../core/model/documents';
 import { shareLots } from '../../../core/plan/offers';
 import { fromShown, showText, toShown, typedUnit } from '../../../core/quantity';
 import { useShallow } from 'zustand/react/shallow';

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import type { RunDoc } from '../../../core/exchange/documents';
+import type { RunDoc } from '../../../core/model/documents';
 import type { EggChoice, LinePlan } from '../../../core/plan';
 import { formatNumber, showText } from '../../../core/quantity';
 import { useNumberStyle } from '../../../state/store';

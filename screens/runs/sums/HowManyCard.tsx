@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import type { RunDoc } from '../../../core/exchange/documents';
+import type { RunDoc } from '../../../core/model/documents';
 import type { LinePlan, Offer } from '../../../core/plan';
 import { takeOffer } from '../../../core/plan/offers';
 import { inStyle, showText } from '../../../core/quantity';

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import type { Trouble } from '../../../core/bench/rescueFinish';
-import type { RunDoc } from '../../../core/exchange/documents';
-import { finishing } from '../../../core/exchange/references';
+import type { RunDoc } from '../../../core/model/documents';
+import { finishing } from '../../../core/model/references';
 import type { LinePlan } from '../../../core/plan';
 import {
   fromShown,

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { RunDoc } from '../../../core/exchange/documents';
+import type { RunDoc } from '../../../core/model/documents';
 import type { LinePlan } from '../../../core/plan';
 import { fromShown, toShown, typedUnit } from '../../../core/quantity';
 import { stateFigure, useNumberStyle } from '../../../state/store';

@@ -1,6 +1,6 @@
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
-import type { RunDoc } from '../../../core/exchange/documents';
+import type { RunDoc } from '../../../core/model/documents';
 import type { LinePlan } from '../../../core/plan';
 import { shareLots } from '../../../core/plan/offers';
 import { differencesOf, questionsOf, type Alternative, type Question } from '../../../core/plan/whatIf';

@@ -1,9 +1,9 @@
 import { FAMILY_FORMULAS } from '../../demo/familyFormulas';
 import { DEMO_KITCHEN, EMPTY_KITCHEN } from '../../demo/kitchen';
 import { planRun } from '../plan';
-import type { FormulaDoc, KitchenDoc, RunDoc } from './documents';
+import type { FormulaDoc, KitchenDoc, RunDoc } from '../model/documents';
 import { newLine, type LineAsk } from './newLines';
-import { lineSchema } from './lines';
+import { lineSchema } from '../model/lines';
 
 const formula = FAMILY_FORMULAS[0] as FormulaDoc;
 const mug = FAMILY_FORMULAS.find((doc) => doc.method === 'mug') as FormulaDoc;

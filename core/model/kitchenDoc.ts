@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { TIN_MATERIALS } from './kinds';
 import { grams, id, millimetres, name, statedValues, wholeNumber } from './fields';
 
 const owned = wholeNumber('of them', 1, 50);
@@ -19,7 +20,7 @@ export const tinSchema = z.looseObject({
   topMm: millimetres(10, 300),
   baseMm: millimetres(5, 300),
   depthMm: millimetres(5, 200),
-  material: z.enum(['light metal', 'dark metal', 'silicone']),
+  material: z.enum(TIN_MATERIALS),
   /** A cone with its point cut off where nothing is said; a bowl is half an ellipsoid, round side down; a bar is long. */
   shape: z.enum(['frustum', 'bowl', 'bar']).optional(),
   /** What a well holds by the water test, ml; left out where its measures alone say so. */
@@ -36,7 +37,7 @@ export const sheetSchema = z.looseObject({
   lengthMm: millimetres(80, 600),
   widthMm: millimetres(80, 600),
   depthMm: millimetres(10, 120),
-  material: z.enum(['light metal', 'dark metal', 'silicone']),
+  material: z.enum(TIN_MATERIALS),
 });
 export type SheetDoc = z.infer<typeof sheetSchema>;
 

@@ -9,10 +9,10 @@ import type {
   MiniWellsLine,
   MugLine,
   PopLine,
-} from './documents';
-import { newCupcakeLine } from './lines';
-import type { RefKind } from './references';
-import type { BinderChoice, CrumbPart, FillingChoice } from './pieceFields';
+} from '../model/documents';
+import { newCupcakeLine } from '../model/lines';
+import type { RefKind } from '../model/references';
+import type { BinderChoice, CrumbPart, FillingChoice } from '../model/pieceFields';
 
 /** What a person starts a line of: a family, and of the mini cakes which kind. */
 export type MiniStyle = MiniWellsLine['style'] | CubeLine['style'];

@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { FAMILY_FILES } from '../../demo/families';
 import { shareLots } from '../plan/offers';
 import { planRun } from '../plan/plan';
-import { bringIn } from './bringIn';
+import { bringIn } from '../exchange/bringIn';
 import type { Line, RunFile } from './documents';
-import { readDocument } from './migrate';
+import { readDocument } from '../exchange/migrate';
 import { lineFromPiece, pieceOf } from './pieceDoc';
 
 const EVENING = FAMILY_FILES.evening as RunFile;

@@ -1,15 +1,18 @@
 import { z } from 'zod';
-import { BINDER_FACTOR, BIND_SCHOOLS, CRUMB_FACTOR } from '../process/bind.table';
-import { COVER_G_CM2 } from '../process/coat.table';
-import { COLOUR_DEPTH, FROSTING_DENSITY, TOP_STYLES } from '../process/frost.table';
-import { MELTING } from '../process/microwave.table';
-import { DIP_SCHOOLS } from '../process/set.table';
+import {
+  BINDER_KINDS,
+  BIND_SCHOOL_KINDS,
+  CHOCOLATE_KINDS,
+  COLOUR_DEPTHS,
+  COVER_KINDS,
+  CRUMB_KINDS,
+  DIP_SCHOOL_KINDS,
+  FROSTING_KINDS,
+  TOP_STYLE_KINDS,
+} from './kinds';
 import { grams, id, millimetres, name, onHand, pieceCount, share, wholeNumber } from './fields';
 
 /** The parts that pieces of several families have in common, as a person states them. */
-
-const keyOf = <K extends string>(table: Readonly<Record<K, unknown>>) =>
-  z.enum(Object.keys(table) as [K, ...K[]]);
 
 export const fillSchema = z.discriminatedUnion('by', [
   z.object({ by: z.literal('finish'), finish: z.enum(['flat', 'gentle', 'high']) }),
@@ -27,8 +30,8 @@ export type EggMode = z.infer<typeof eggModeSchema>;
 /** Still-oven setting of a run, °C; null follows the formula. */
 export const ovenSetting = z.number().min(100, 'At least 100 °C.').max(260, 'At most 260 °C.').nullable();
 
-export const chocolateSchema = keyOf(MELTING.heatJ);
-export const colourDepthSchema = keyOf(COLOUR_DEPTH);
+export const chocolateSchema = z.enum(CHOCOLATE_KINDS);
+export const colourDepthSchema = z.enum(COLOUR_DEPTHS);
 
 export const toppingSchema = z.discriminatedUnion('by', [
   /** So many grams on each piece: a pinch, a drizzle, a band, a topper. */
@@ -43,7 +46,7 @@ export const toppingSchema = z.discriminatedUnion('by', [
   z.object({
     by: z.literal('cover'),
     what: name,
-    cover: keyOf(COVER_G_CM2),
+    cover: z.enum(COVER_KINDS),
     share: share(0.05, 1),
     formulaId: id.nullable().optional(),
   }),
@@ -72,8 +75,8 @@ export const lotSchema = z.looseObject({
 export type Lot = z.infer<typeof lotSchema>;
 
 export const frostingSchema = z.looseObject({
-  kind: keyOf(FROSTING_DENSITY),
-  style: keyOf(TOP_STYLES),
+  kind: z.enum(FROSTING_KINDS),
+  style: z.enum(TOP_STYLE_KINDS),
   /** The formula that it is made by; null where it is bought or reckoned by school. */
   formulaId: id.nullable(),
   onHandG: onHand,
@@ -109,7 +112,7 @@ export const coatSchema = z.looseObject({
   vesselId: id,
   /** Fat stirred in to thin it, as a share of the chocolate. */
   thinnedShare: share(0, 0.06),
-  school: keyOf(DIP_SCHOOLS),
+  school: z.enum(DIP_SCHOOL_KINDS),
   /** The formula of the line's own coat; left out where it is melted as bought. */
   formulaId: id.nullable().optional(),
   onHandG: onHand,
@@ -117,14 +120,14 @@ export const coatSchema = z.looseObject({
 export type CoatChoice = z.infer<typeof coatSchema>;
 
 export const binderSchema = z.looseObject({
-  kind: keyOf(BINDER_FACTOR),
-  school: keyOf(BIND_SCHOOLS),
+  kind: z.enum(BINDER_KINDS),
+  school: z.enum(BIND_SCHOOL_KINDS),
   formulaId: id.nullable(),
   onHandG: onHand,
 });
 export type BinderChoice = z.infer<typeof binderSchema>;
 
-const crumbKindSchema = keyOf(CRUMB_FACTOR);
+const crumbKindSchema = z.enum(CRUMB_KINDS);
 export const crumbPartSchema = z.discriminatedUnion('from', [
   /** Baked for this: scaled to what the other parts leave open. */
   z.object({

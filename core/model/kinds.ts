@@ -1,0 +1,59 @@
+/**
+ * The kinds that documents name: of crumb, binder, frosting, chocolate, schools and styles. The figures that belong to
+ * each kind stand in the tables of `process/`, which must have a row for every one.
+ */
+export const CRUMB_KINDS = ['very moist', 'moist', 'average', 'dry', 'biscuit'] as const;
+export type CrumbKind = (typeof CRUMB_KINDS)[number];
+
+export const BINDER_KINDS = [
+  'buttercream',
+  'soft-cheese frosting',
+  'ganache',
+  'spread',
+  'marshmallow creme',
+  'jam',
+  'condensed milk',
+  'butter and sugar',
+] as const;
+export type BinderKind = (typeof BINDER_KINDS)[number];
+
+export const BIND_SCHOOL_KINDS = ['lean', 'classic', 'fudge'] as const;
+export type BindSchool = (typeof BIND_SCHOOL_KINDS)[number];
+
+export const CHOCOLATE_KINDS = ['dark', 'milk', 'white', 'compound'] as const;
+export type ChocolateKind = (typeof CHOCOLATE_KINDS)[number];
+
+export const DIP_SCHOOL_KINDS = ['fridge-firm', 'frozen'] as const;
+export type DipSchool = (typeof DIP_SCHOOL_KINDS)[number];
+
+export const FROSTING_KINDS = [
+  'buttercream',
+  'meringue buttercream',
+  'whipped cream',
+  'cream with yoghurt',
+  'ganache',
+  'soft cheese',
+  'cooked meringue',
+  'glaze',
+] as const;
+export type FrostingKind = (typeof FROSTING_KINDS)[number];
+
+export const TOP_STYLE_KINDS = [
+  'spread',
+  'dollop',
+  'rosette',
+  'swirl',
+  'tall swirl',
+  'petals',
+  'thin glaze',
+] as const;
+export type TopStyle = (typeof TOP_STYLE_KINDS)[number];
+
+export const COVER_KINDS = ['fine coconut', 'sprinkles', 'chopped nuts', 'crumbs', 'thin glaze'] as const;
+export type CoverKind = (typeof COVER_KINDS)[number];
+
+export const COLOUR_DEPTHS = ['pastel', 'mid', 'deep'] as const;
+export type ColourDepth = (typeof COLOUR_DEPTHS)[number];
+
+export const TIN_MATERIALS = ['light metal', 'dark metal', 'silicone'] as const;
+export type TinMaterial = (typeof TIN_MATERIALS)[number];
