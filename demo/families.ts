@@ -15,7 +15,7 @@ import { FAMILY_FORMULAS } from './familyFormulas';
 import { DEMO_FORMULAS } from './formulas';
 import { DEMO_KITCHEN } from './kitchen';
 
-const base = { stated: {}, ticks: [] };
+const base = { measured: {}, ticks: [] };
 const malt: BinderChoice = {
   kind: 'buttercream',
   school: 'classic',
@@ -349,10 +349,10 @@ const file = (id: string, name: string, lines: readonly Line[]): RunFile => {
   const formulas = [...DEMO_FORMULAS, ...FAMILY_FORMULAS];
   return {
     kind: 'run file',
-    version: 1,
+    version: 2,
     run: {
       kind: 'run',
-      version: 1,
+      version: 2,
       id,
       name,
       createdAt: 0,

@@ -18,7 +18,7 @@ describe('the demo', () => {
 
   it('has formulas in which every line is read and nothing is out of proportion', () => {
     for (const formula of DEMO_FORMULAS) {
-      const read = readFormula(formula);
+      const read = readFormula(formula, null);
       expect(read.lines.filter((line) => line.status !== 'read').map((line) => line.raw)).toEqual([]);
       expect(read.checks).toEqual([]);
       expect(read.lines.flatMap((line) => line.notices)).toEqual([]);
@@ -44,7 +44,7 @@ describe('the demo', () => {
 
   it('has formulas of the other families in which every line is read and nothing is out of proportion', () => {
     for (const formula of FAMILY_FORMULAS) {
-      const read = readFormula(formula);
+      const read = readFormula(formula, null);
       expect([formula.id, read.lines.filter((line) => line.status !== 'read').map(({ raw }) => raw)]).toEqual(
         [formula.id, []],
       );

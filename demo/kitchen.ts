@@ -3,7 +3,7 @@ import type { KitchenDoc } from '../core/model/documents';
 /** The kitchen that bakes for the allotment society. Tins are ordinary ones, measured with a ruler. */
 export const DEMO_KITCHEN: KitchenDoc = {
   kind: 'kitchen',
-  version: 1,
+  version: 2,
   id: 'kitchen',
   name: 'Hollow Lane kitchen',
   tins: [
@@ -136,7 +136,8 @@ export const DEMO_KITCHEN: KitchenDoc = {
   ownMeasures: { handful: 31 },
   scaleStepG: 1,
   prefs: { mass: 'g', temperature: 'C', decimal: '.', theme: 'system' },
-  stated: {},
+  beliefs: [],
+  bowls: [{ id: 'bowl-large', name: 'Large mixing bowl', owned: 2, volumeMl: 5600 }],
 };
 
 const only = <T extends { readonly owned: number }>(things: readonly T[] | undefined, n: number): T[] =>

@@ -152,7 +152,7 @@ describe('a formula, varied', () => {
     expect(after).not.toBe(before);
     // Only that line is another one.
     expect(after.split('\n').filter((one) => !before.includes(one)).length).toBeLessThanOrEqual(2);
-    expect(readFormula({ ...formula(HONEY), text: after }).unread).toBe(0);
+    expect(readFormula({ ...formula(HONEY), text: after }, null).unread).toBe(0);
   });
 
   it('stands beside another, share by share', () => {
@@ -283,12 +283,27 @@ describe('the kitchen', () => {
 
   it('lists what always holds here, and lets go of it', () => {
     act(() =>
-      useDocuments
-        .getState()
-        .change('Density', { kitchen: { ...kitchen(), stated: { 'batter.density': 0.87 } } }),
+      useDocuments.getState().change('Density', {
+        kitchen: {
+          ...kitchen(),
+          beliefs: [
+            { param: 'batter.density', of: `formula:${HONEY}`, mean: 0.87, spread: 0, seen: 1, since: null },
+            {
+              param: 'bake.factor',
+              of: 'oven:oven-main',
+              mean: 1.08,
+              spread: 0.03,
+              seen: 4,
+              since: '2026-11-02',
+            },
+          ],
+        },
+      }),
     );
-    tap('button', 'Back to the usual figure: Batter, g a ml');
-    expect(kitchen().stated).toEqual({});
+    expect(screen.getByText('Hall oven, seen 4 times, since Mon 2 Nov')).toBeTruthy();
+    expect(words(screen.getByText(/×.*±/))).toBe('×1.08 ± ×0.03');
+    tap('button', 'Back to the usual figure: Batter density, Honey and thyme');
+    expect(kitchen().beliefs).toHaveLength(1);
   });
 
   it('starts empty, and lays the demo out again', () => {

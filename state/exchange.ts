@@ -10,7 +10,7 @@ import {
 } from '../core/model/documents';
 import { mergePieceFile, mergeRunFile } from '../core/exchange/merge';
 import { formulasNamed } from '../core/model/references';
-import { readWith, type DocFault } from '../core/exchange/read';
+import { readWith, type DocFault } from '../core/exchange/readWith';
 import {
   formulaKey,
   formulasIn,
@@ -115,7 +115,7 @@ const alongWords = (added: readonly string[]): string =>
 /** A run with all that it rests on, as text for a file. */
 export function runFileText(run: RunDoc): string {
   const { formulas, kitchen } = fileOf(run, useDocuments.getState().docs, Date.now());
-  const file: RunFile = { kind: 'run file', version: 1, run, formulas: [...formulas], kitchen };
+  const file: RunFile = { kind: 'run file', version: 2, run, formulas: [...formulas], kitchen };
   return JSON.stringify(file, null, 2);
 }
 
@@ -123,7 +123,7 @@ export function runFileText(run: RunDoc): string {
 export function pieceFileText(piece: PieceDoc): string {
   const { docs } = useDocuments.getState();
   const formulas = usedFormulas(formulasNamed([piece.line]), formulasIn(docs));
-  const file: PieceFile = { kind: 'piece file', version: 1, piece, formulas, kitchen: kitchenIn(docs) };
+  const file: PieceFile = { kind: 'piece file', version: 2, piece, formulas, kitchen: kitchenIn(docs) };
   return JSON.stringify(file, null, 2);
 }
 

@@ -2,15 +2,14 @@ import { useDeferredValue } from 'react';
 import { create } from 'zustand';
 import type { FormulaDoc, KitchenDoc, RunDoc } from '../core/model/documents';
 import { formulasNamed } from '../core/model/references';
-import type { Figure, RangeCause } from '../core/figure';
-import type { LinePlan, PlannedLine, RunPlan } from '../core/plan';
-import type { PlanFile } from '../core/plan/runPlanner';
+import type { Explained, Figure } from '../core/figure';
+import type { LinePlan, PlanFile, PlannedLine, RunPlan } from '../core/plan';
 import type * as Planning from '../workers/planning';
 import { loadPlanning } from '../workers/loadPlanning';
 import { useNow } from './clock';
 import { formulasIn, kitchenIn, runIn, type Docs } from './documents';
 import { localNow } from './time';
-import { SHARED, useDocuments, useScreen } from './store';
+import { SHARED, keptOf, useDocuments, useScreen } from './store';
 
 /** The planner of all families is large: it loads beside the first screen, which can be drawn without it. */
 let planning: typeof Planning | null = null;
@@ -71,10 +70,10 @@ export function planOf(run: RunDoc, docs: Docs, now: number): RunPlan | null {
 }
 
 /** What was planned before of each run: a change of one line then plans that line, not all of them. */
-const memories = new Map<string, Planning.PlanMemory<PlannedLine>>();
+const memories = new Map<string, Planning.PlanMemory>();
 
-function memoryOf(runId: string, { PlanMemory }: typeof Planning): Planning.PlanMemory<PlannedLine> {
-  const known = memories.get(runId) ?? new PlanMemory<PlannedLine>();
+function memoryOf(runId: string, { PlanMemory }: typeof Planning): Planning.PlanMemory {
+  const known = memories.get(runId) ?? new PlanMemory();
   memories.set(runId, known);
   return known;
 }
@@ -144,17 +143,17 @@ export function useRunNow(settled: RunDoc): RunDoc {
 
 /** A figure in whose place a value was just put, until the plan has followed. */
 export function useFigureNow(figure: Figure, runId: string, lineId: string): Figure {
-  const stated = useDocuments(({ docs }) => statedIn(docs, runId, lineId, figure.id));
-  const settled = useDeferredValue(stated);
-  if (stated === settled || stated === undefined) return figure;
+  const measured = useDocuments(({ docs }) => measuredIn(docs, runId, lineId, figure));
+  const settled = useDeferredValue(measured);
+  if (measured === settled || measured === undefined) return figure;
   const { value, low, high } = figure;
-  return { ...figure, value: stated, low: stated, high: stated, expected: { value, low, high } };
+  return { ...figure, value: measured, low: measured, high: measured, expected: { value, low, high } };
 }
 
-function statedIn(docs: Docs, runId: string, lineId: string, figureId: string): number | undefined {
+function measuredIn(docs: Docs, runId: string, lineId: string, figure: Figure): number | undefined {
   const run = runIn(docs, runId);
   const holder = lineId === SHARED ? run : run?.lines.find(({ id }) => id === lineId);
-  return holder?.stated?.[figureId] ?? kitchenIn(docs).stated[figureId];
+  return holder?.measured?.[figure.id] ?? keptOf(kitchenIn(docs), figure)?.mean;
 }
 
 /** The plan of a run for a list: null until the planner is in. */
@@ -166,10 +165,8 @@ export function usePlanOf(run: RunDoc): RunPlan | null {
 }
 
 /** What figures are asked of: a line, or what the lines share. */
-export interface Holder {
-  readonly figure: (id: string) => Figure;
+export interface Holder extends Explained {
   readonly has: (id: string) => boolean;
-  readonly causes: (id: string) => readonly RangeCause[];
 }
 
 export function holderOf(whole: RunPlan, lineId: string): Holder | null {

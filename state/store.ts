@@ -1,7 +1,9 @@
 import { useMemo } from 'react';
 import { create } from 'zustand';
-import type { KitchenDoc, Line, RunDoc } from '../core/model/documents';
+import type { Belief, KitchenDoc, Line, RunDoc } from '../core/model/documents';
 import type { Figure } from '../core/figure';
+import { edit, measure, type LineAction } from '../core/line/edit';
+import { withBelief } from '../core/param';
 import type { NumberStyle } from '../core/quantity';
 import { createDocumentStore, kitchenIn, runIn, runKey, type Change, KITCHEN_KEY } from './documents';
 import { browserStorage } from './storage';
@@ -37,9 +39,9 @@ export function changeRunOf(label: string, runId: string, to: (run: RunDoc) => R
   if (run) changeRun(label, to(run));
 }
 
-/** Changes one line of a run; what is changed is a matter of the line's family, so it is handed the line. */
-export function changeLineOf(label: string, run: RunDoc, lineId: string, to: (line: Line) => Line): void {
-  changeLines(label, run.id, (lines) => lines.map((line) => (line.id === lineId ? to(line) : line)));
+/** Does something to one line of a run as it stands now. */
+export function editLine(label: string, runId: string, lineId: string, action: LineAction): void {
+  changeLines(label, runId, (lines) => lines.map((line) => (line.id === lineId ? edit(line, action) : line)));
 }
 
 /** Changes the lines of a run as it stands now. */
@@ -51,51 +53,55 @@ export function changeLines(
   changeRunOf(label, runId, (run) => ({ ...run, lines: [...to(run.lines)] }));
 }
 
-/** Changes what the lines of every family have. */
-export function changeLine(
-  label: string,
-  run: RunDoc,
-  lineId: string,
-  over: Partial<Pick<Line, 'count' | 'ticks' | 'stated'>>,
-): void {
-  changeLineOf(label, run, lineId, (line) => ({ ...line, ...over }));
-}
-
 export function changeKitchen(label: string, kitchen: KitchenDoc): void {
   change(label, { [KITCHEN_KEY]: kitchen });
 }
 
-/** Puts a measured value in a figure's place, or takes it back with null: in this run, or always in this kitchen. */
-export function stateFigure(
-  runId: string,
-  lineId: string,
-  figure: Figure,
-  value: number | null,
-  always: boolean,
-): void {
-  const put = (stated: Readonly<Record<string, number>>) => {
-    const next: Record<string, number> = { ...stated };
-    if (value === null) delete next[figure.id];
-    else next[figure.id] = value;
-    return next;
-  };
+/** Puts a measured value in a figure's place in this run, or takes it back with null. */
+export function stateFigure(runId: string, lineId: string, figure: Figure, value: number | null): void {
   const { docs } = useDocuments.getState();
   const run = runIn(docs, runId);
   const line = lineId === SHARED ? run : run?.lines.find((item) => item.id === lineId);
   if (!run || !line) throw new Error(`invariant: no line "${lineId}" in run "${runId}"`);
-  const kitchen = kitchenIn(docs);
   const label = value === null ? `${figure.label} as computed` : `${figure.label} as measured`;
-  const inRun: RunDoc =
-    lineId === SHARED
-      ? { ...run, stated: put(run.stated ?? {}) }
-      : {
-          ...run,
-          lines: run.lines.map((item) => (item.id === lineId ? { ...item, stated: put(item.stated) } : item)),
-        };
-  if (always) change(label, { [KITCHEN_KEY]: { ...kitchen, stated: put(kitchen.stated) } });
-  else if (value === null && figure.id in kitchen.stated && !(figure.id in (line.stated ?? {}))) {
-    change(label, { [KITCHEN_KEY]: { ...kitchen, stated: put(kitchen.stated) } });
-  } else changeRun(label, inRun);
+  const kept = keptOf(kitchenIn(docs), figure);
+  if (value === null && kept && !(figure.id in (line.measured ?? {}))) {
+    keepFigure(figure, null, kept.of, null);
+    return;
+  }
+  if (lineId !== SHARED) editLine(label, runId, lineId, measure(figure.id, value));
+  else {
+    const { [figure.id]: _, ...others } = run.measured ?? {};
+    changeRun(label, {
+      ...run,
+      measured: value === null ? others : { ...others, [figure.id]: value },
+    });
+  }
+}
+
+/** What the kitchen keeps of the parameter that a figure is; null where it keeps nothing of it. */
+export function keptOf(kitchen: KitchenDoc, { known }: Pick<Figure, 'known'>): Belief | null {
+  if (!known) return null;
+  for (const of of known.of) {
+    const found = kitchen.beliefs.find((one) => one.param === known.param && one.of === of);
+    if (found) return found;
+  }
+  return null;
+}
+
+/** Keeps a measured value for all runs, of the thing that it belongs to; null takes it back. */
+export function keepFigure(
+  { known, label }: Figure,
+  value: number | null,
+  of: string,
+  since: string | null,
+): void {
+  if (!known) return;
+  const kitchen = kitchenIn(useDocuments.getState().docs);
+  const belief = value === null ? null : { mean: value, spread: 0, seen: 1, since };
+  change(value === null ? `${label} as usual` : `${label} always`, {
+    [KITCHEN_KEY]: { ...kitchen, beliefs: withBelief(kitchen.beliefs, known.param, of, belief) },
+  });
 }
 
 /** What stands on the screen but is no document: which figure is being asked about. */

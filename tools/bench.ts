@@ -4,7 +4,8 @@ import { readFileSync } from 'node:fs';
 import { readRunFile } from '../core/exchange/read';
 import { readFormula } from '../core/formula';
 import { planRun, planWhole } from '../core/plan';
-import { bakeModel, roundAs, type BakeModelInput } from '../core/process/bakeModel';
+import { roundAs } from '../core/piece';
+import { bakeModel, type BakeModelInput } from '../core/process/bakeModel';
 import { bakeSurrogateS } from '../core/process/bakeSurrogate';
 import { FAMILY_FILES } from '../demo/families';
 import { sheetOf, workbookOf } from './workbook';
@@ -85,7 +86,7 @@ const results = {
   [BOOK]: medianMs(15, workbookAnew),
   'a formula of ten new lines read': medianMs(200, () => {
     turn += 1;
-    readFormula({ text: text.replace(/^/gm, `${turn % 90}`), measures: 'us', takenFor: {} });
+    readFormula({ text: text.replace(/^/gm, `${turn % 90}`), measures: 'us', takenFor: {} }, null);
   }),
   'oven model, one standard piece': medianMs(15, () => void bakeModel(PIECE)),
   'oven model, a 23 × 33 cm sheet': medianMs(15, () => void bakeModel(SHEET)),

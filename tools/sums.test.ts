@@ -104,8 +104,8 @@ describe('the headless command', () => {
     ],
     [
       'more cake than batter',
-      () => [withRun((f) => (firstLine(f).stated = { 'cake.mass': 80 }))],
-      /^run\.lines\[0\]\.stated\["cake\.mass"\]: .+cannot be more than 55 g.+\n$/,
+      () => [withRun((f) => (firstLine(f).measured = { 'cake.mass': 80 }))],
+      /^run\.lines\[0\]\.measured\["cake\.mass"\]: .+cannot be more than 55 g.+\n$/,
     ],
     ['a list', () => [withRun((f) => (f.run = []))], /^run: .+\n$/],
   ])('refuses %s with one line and exit code 2', (_, args, line) => {

@@ -6,6 +6,7 @@ import { readFileSync } from 'node:fs';
 import { readRunFile } from '../core/exchange/read';
 import { basisText, type Figure } from '../core/figure';
 import { planWhole, type ComponentsPlan, type LinePlan, type PlannedLine } from '../core/plan';
+import { dayOf } from '../core/schedule';
 import { keepingWords } from '../core/caution/keeping';
 import { inStyle } from '../core/quantity';
 import { whyText } from '../core/plan/whyText';
@@ -72,22 +73,23 @@ function printWhy(lines: readonly LinePlan[], name: string): void {
 const styled = (words: readonly string[]) => words.map((text) => inStyle(text));
 
 function printedLine(plan: LinePlan) {
+  const day = dayOf(plan);
   return {
     line: plan.line.id,
     family: plan.family,
     ...(plan.family === 'mini' ? { style: plan.line.style } : {}),
     formula: plan.formula?.name ?? null,
-    ...('finish' in plan ? { finish: plan.finish.name } : {}),
-    ...('cuts' in plan ? { cuts: plan.cuts } : {}),
+    ...(plan.parts.finish ? { finish: plan.parts.finish.name } : {}),
+    ...(plan.parts.cut ? { cuts: plan.parts.cut.plan } : {}),
     limits: plan.limits,
     loads: plan.loads.sizes,
-    lots: plan.lots,
+    lots: plan.lots.map(({ id, name, count, allergens }) => ({ id, name, count, allergens })),
     remainder: {
       ...plan.remainder,
       offers: plan.remainder.offers.map((offer) => ({ ...offer, detail: inStyle(offer.detail) })),
     },
-    startBy: plan.startBy,
-    day: plan.day.map(({ label, detail, startAt, endAt }) => ({
+    startBy: day.startBy,
+    day: day.steps.map(({ label, detail, startAt, endAt }) => ({
       label,
       detail: inStyle(detail),
       startAt,
@@ -119,7 +121,7 @@ function printedComponents(components: ComponentsPlan | null) {
 
 /** The field that a line's fault is about: the id of a thing, or what was stated of a figure. */
 function fieldOf(i: number, { fault, line }: Extract<PlannedLine, { planned: false }>): string {
-  if (fault.field === 'stated') return `run.lines[${i}].stated["${fault.figureId ?? ''}"]`;
+  if (fault.field === 'measured') return `run.lines[${i}].measured["${fault.figureId ?? ''}"]`;
   if (fault.field === 'lots' || fault.field === 'line' || fault.field === 'kitchen')
     return `run.lines[${i}].${fault.field}`;
   const own = `${fault.field}Id`;

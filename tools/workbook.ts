@@ -4,16 +4,14 @@
  * to be measured against. A development tool: the app does not hold it.
  */
 import { FunctionArgumentType, FunctionPlugin, HyperFormula, type ImplementedFunctions } from 'hyperformula';
-import type { DeriveSpec, Figure } from '../core/figure';
-import type { ComponentsPlan, LinePlan } from '../core/plan';
-import { sumOf } from '../core/figure/shifts';
-import { formulaOf } from './sumFormula';
+import type { Figure, LaidOut, More, Move } from '../core/figure';
+import { writeFormula } from '../core/figure/write';
 
 type Ast = Parameters<NonNullable<FunctionPlugin['runFunction']>>[0][number];
 type State = Parameters<NonNullable<FunctionPlugin['runFunction']>>[1];
 
 /** Sums that no arithmetic says, by number: the workbook calls the core for them. */
-const spoken: DeriveSpec[] = [];
+const spoken: ((...values: number[]) => number)[] = [];
 
 class CorePlugin extends FunctionPlugin {
   static override implementedFunctions: ImplementedFunctions = {
@@ -30,9 +28,9 @@ class CorePlugin extends FunctionPlugin {
 
   coresum(ast: { args: Ast[] }, state: State) {
     return this.runFunction(ast.args, state, this.metadata('CORESUM'), (k: number, ...v: number[]) => {
-      const spec = spoken[k];
-      if (!spec) throw new Error('invariant: a spoken sum is known');
-      return sumOf(spec, v);
+      const called = spoken[k];
+      if (!called) throw new Error('invariant: a spoken sum is known');
+      return called(...v);
     });
   }
 
@@ -42,14 +40,18 @@ class CorePlugin extends FunctionPlugin {
 }
 
 /** Anything with figures and sums: a line, or what the lines share. */
-export type Summed = Pick<LinePlan, 'figures' | 'figure' | 'sums'> | ComponentsPlan;
+export interface Summed {
+  readonly figures: readonly Figure[];
+  readonly sums: () => readonly LaidOut[];
+  readonly movesOf: (id: string) => readonly Move[];
+}
 
 export interface Sheet {
   readonly name: string;
   readonly rows: readonly (readonly (number | string | null)[])[];
   readonly figures: readonly Figure[];
-  /** Row of every root, and how far it goes to either side. */
-  readonly roots: readonly { readonly row: number; readonly spread: number }[];
+  /** Rows of the starting values, which a workbook may be asked to change. */
+  readonly roots: readonly { readonly row: number }[];
 }
 
 function columnName(index: number): string {
@@ -62,7 +64,7 @@ function columnName(index: number): string {
 const FIRST_ROOT = 3;
 
 /** Wraps a formula in the rounding that the figure has. */
-function rounded(spec: DeriveSpec, formula: string): string {
+function rounded(spec: More, formula: string): string {
   if (spec.whole === 'floor') return `FLOOR(${formula}+0.000000001,1)`;
   if (spec.whole === 'ceil') return `CEILING(${formula}-0.000000001,1)`;
   if (!spec.decide) return formula;
@@ -82,64 +84,62 @@ function rounded(spec: DeriveSpec, formula: string): string {
 export function sheetOf(name: string, plan: Summed): Sheet {
   const { figures } = plan;
   const rowOf = new Map(figures.map((figure, i) => [figure.id, i]));
-  const sums = new Map(plan.sums().map((spec) => [spec.id, spec]));
+  const sums = new Map(plan.sums().map((sum) => [sum.id, sum]));
   const row = (id: string) => {
     const found = rowOf.get(id);
     if (found === undefined) throw new Error(`invariant: no row for "${id}"`);
     return found;
   };
-  const roots = figures.flatMap((figure, i) =>
-    !sums.has(figure.id) && figure.high - figure.low > 0
-      ? [{ row: i, spread: (figure.high - figure.low) / 2 }]
-      : [],
-  );
+  // A starting value moves by its own root; one brought from another ledger by all that it rested on there.
+  const moved = figures.map(({ id }) => (sums.has(id) ? [] : plan.movesOf(id)));
+  const keys = [...new Set(moved.flat().map(({ key }) => key))];
+  const numberOf = new Map(keys.map((key, k) => [key, k]));
   // Which roots each figure passes on; a counted or decided one passes none.
   const passes: number[][] = [];
   const own: number[][] = [];
   figures.forEach((figure, i) => {
-    const spec = sums.get(figure.id);
-    const reach = spec
-      ? [...new Set(spec.from.flatMap((id) => passes[row(id)] ?? []))].sort((a, b) => a - b)
-      : roots.flatMap((root, k) => (root.row === i ? [k] : []));
-    own[i] = reach;
-    passes[i] = spec?.whole || spec?.decide ? [] : reach;
+    const sum = sums.get(figure.id);
+    const reach = sum
+      ? sum.inputs.flatMap((id) => passes[row(id)] ?? [])
+      : (moved[i] ?? []).map(({ key }) => numberOf.get(key) as number);
+    own[i] = [...new Set(reach)].sort((a, b) => a - b);
+    passes[i] = sum?.more.whole || sum?.more.decide ? [] : own[i];
   });
   const rows = figures.map((figure, i) => {
-    const spec = sums.get(figure.id);
-    const cells: (number | string | null)[] = new Array<null>(FIRST_ROOT + 2 * roots.length).fill(null);
+    const sum = sums.get(figure.id);
+    const more = sum?.more;
+    const cells: (number | string | null)[] = new Array<null>(FIRST_ROOT + 2 * keys.length).fill(null);
     const reach = own[i] ?? [];
     const at = (column: number) => (id: string) => {
       const shifted = column >= FIRST_ROOT && (passes[row(id)] ?? []).includes((column - FIRST_ROOT) >> 1);
       return `${columnName(shifted ? column : 0)}${row(id) + 1}`;
     };
     const written = (column: number): string => {
-      if (!spec) throw new Error('invariant: only sums are written');
-      const formula = formulaOf(spec.sum, at(column));
-      if (formula !== null) return formula;
-      const k = spoken.push(spec) - 1;
-      return `CORESUM(${k},${spec.from.map(at(column)).join(',')})`;
+      if (!sum) throw new Error('invariant: only sums are written');
+      return writeFormula(
+        sum.sum,
+        at(column),
+        (values, f) => `CORESUM(${spoken.push(f) - 1}${values.map((value) => `,${value}`).join('')})`,
+      );
     };
-    cells[0] = spec ? `=${rounded(spec, written(0))}` : figure.value;
+    cells[0] = more ? `=${rounded(more, written(0))}` : figure.value;
     const me = `A${i + 1}`;
-    if (!spec) {
-      reach.forEach((k) => {
-        cells[FIRST_ROOT + 2 * k] = `=${me}-${roots[k]?.spread ?? 0}`;
-        cells[FIRST_ROOT + 2 * k + 1] = `=${me}+${roots[k]?.spread ?? 0}`;
-      });
-    } else {
-      reach.forEach((k) => {
-        for (const side of [0, 1]) {
-          const column = FIRST_ROOT + 2 * k + side;
+    if (sum)
+      for (const k of reach)
+        for (const column of [FIRST_ROOT + 2 * k, FIRST_ROOT + 2 * k + 1])
           cells[column] = `=${written(column)}`;
-        }
-      });
-    }
-    if (spec?.decide || reach.length === 0) {
+    else
+      for (const { key, down, up } of moved[i] ?? []) {
+        const column = FIRST_ROOT + 2 * (numberOf.get(key) as number);
+        cells[column] = `=${me}+${down}`;
+        cells[column + 1] = `=${me}+${up}`;
+      }
+    if (more?.decide || reach.length === 0) {
       cells[1] = `=${me}`;
       cells[2] = `=${me}`;
       return cells;
     }
-    const base = spec?.whole ? `(${written(0)})` : me;
+    const base = more?.whole ? `(${written(0)})` : me;
     const span = (worst: 'MIN' | 'MAX') =>
       `SQRT(${reach
         .map((k) => {
@@ -147,12 +147,17 @@ export function sheetOf(name: string, plan: Summed): Sheet {
           return `${worst}(${down}${i + 1}-${base},${up}${i + 1}-${base},0)^2`;
         })
         .join('+')})`;
-    const ends = [`${base}-${span('MIN')}`, `${base}+${span('MAX')}`];
+    const [low, high] = [`${base}-${span('MIN')}`, `${base}+${span('MAX')}`];
+    // No range ends below nought, but of what may lie there itself.
+    const ends = [more?.signed || figure.value < 0 || figure.unit === '°C' ? low : `MAX(${low},0)`, high];
     ends.forEach((end, side) => {
-      cells[1 + side] = `=${spec?.whole ? rounded(spec, end) : end}`;
+      cells[1 + side] = `=${more?.whole ? rounded(more, end) : end}`;
     });
     return cells;
   });
+  const roots = figures.flatMap(({ id }, i) =>
+    !sums.has(id) && (moved[i] ?? []).length > 0 ? [{ row: i }] : [],
+  );
   return { name, rows, figures, roots };
 }
 
@@ -191,6 +196,17 @@ export function differences(book: HyperFormula, sheet: Sheet): Difference[] {
 export function spokenSums(plan: Summed): string[] {
   return plan
     .sums()
-    .filter((spec) => formulaOf(spec.sum, () => 'A1') === null)
+    .filter(({ sum }) => {
+      let calls = false;
+      writeFormula(
+        sum,
+        () => 'A1',
+        () => {
+          calls = true;
+          return 'A1';
+        },
+      );
+      return calls;
+    })
     .map(({ id }) => id);
 }

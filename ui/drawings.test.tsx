@@ -1,6 +1,6 @@
 import { cleanup, render, screen } from '@testing-library/react';
 import { PaperProvider } from 'react-native-paper';
-import { planRun, type CupcakePlan } from '../core/plan';
+import { planRun, type LinePlan } from '../core/plan';
 import { cupcakeCut } from '../core/piece';
 import { newCupcakeLine, type CupcakeLine } from '../core/model/documents';
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../demo';
@@ -10,7 +10,7 @@ import { Strata } from './strata';
 
 const WELL = { topMm: 70, baseMm: 52, depthMm: 36 };
 
-function plan(over: Partial<CupcakeLine> = {}): CupcakePlan {
+function plan(over: Partial<CupcakeLine> = {}): LinePlan {
   const [run] = demoRuns('2026-11-25T09:30');
   if (!run) throw new Error('the demo has a run');
   const line = newCupcakeLine({
@@ -100,7 +100,7 @@ describe('the strata', () => {
   });
 
   it('marks a weighed band in words', () => {
-    show(<Strata plan={plan({ stated: { 'batter.mixed': 1500 } })} runId="run" />);
+    show(<Strata plan={plan({ measured: { 'batter.mixed': 1500 } })} runId="run" />);
     expect(screen.getByRole('button', { name: 'Batter in the bowl: 1500 g, weighed. Why?' })).toBeTruthy();
   });
 });
@@ -115,7 +115,7 @@ describe('a figure', () => {
   });
 
   it('shows no range once it is measured, and says that it is', () => {
-    const planned = plan({ stated: { 'cake.mass': 51 } });
+    const planned = plan({ measured: { 'cake.mass': 51 } });
     show(<FigureView figure={planned.figure('cake.mass')} runId="run" lineId="line-1" />);
     expect(screen.getByRole('button').getAttribute('aria-label')).toBe(
       'One cake, baked: 51 g, measured. Why?',

@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Basis, Figure } from '../core/figure';
+import { scopeParts } from '../core/param';
 import { whyText } from '../core/plan/whyText';
 import type { RunDoc } from '../core/model/documents';
 import { fromShown, inStyle, join, show, toShown, typedUnit } from '../core/quantity';
 import { holderOf, useFigureNow, useRun, type Holder } from '../state/plans';
-import { stateFigure, useNumberStyle, useScreen } from '../state/store';
+import { keepFigure, stateFigure, useNumberStyle, useScreen } from '../state/store';
+import { localNow } from '../state/time';
 import { MainAction, QuietAction } from './actions';
 import { BigNumber, Whisker, useRangeText } from './figure';
 import { Icon } from './icons';
@@ -151,9 +153,20 @@ function Replace({
   const bounds = figure.replace;
   if (!bounds) return null;
   const typed = (value: number) => Number(toShown(value, figure.unit, style).toPrecision(4));
-  const keep = (always: boolean) => (value: number) => {
+  const inThisRun = (value: number) => {
     setAsking(false);
-    stateFigure(run.id, lineId, figure, fromShown(value, figure.unit, style), always);
+    stateFigure(run.id, lineId, figure, fromShown(value, figure.unit, style));
+  };
+  // Only what says something about the next run as well, and kept of the thing that it belongs to.
+  const of = figure.known?.keep ? figure.known.of[0] : undefined;
+  const always = (value: number) => {
+    setAsking(false);
+    keepFigure(
+      figure,
+      fromShown(value, figure.unit, style),
+      of ?? 'kitchen',
+      localNow(Date.now()).slice(0, 10),
+    );
   };
   return (
     <View style={{ gap: space(1) }}>
@@ -166,7 +179,7 @@ function Replace({
         <QuietAction
           title="Back to the computed figure"
           icon="undo"
-          onPress={() => stateFigure(run.id, lineId, figure, null, false)}
+          onPress={() => stateFigure(run.id, lineId, figure, null)}
         />
       ) : null}
       <NumberSheet
@@ -174,7 +187,7 @@ function Replace({
           asking
             ? {
                 title: figure.label,
-                hint: inStyle(figure.why.sentence, style),
+                hint: inStyle(figure.sentence, style),
                 value: typed(figure.value),
                 unit: typedUnit(figure.unit, style),
                 decimals: 2,
@@ -185,9 +198,24 @@ function Replace({
             : null
         }
         onClose={() => setAsking(false)}
-        onSave={keep(false)}
-        other={figure.kind === 'input' ? { title: 'Always in this kitchen', onSave: keep(true) } : undefined}
+        onSave={inThisRun}
+        other={of === undefined ? undefined : { title: alwaysWords(of), onSave: always }}
       />
     </View>
   );
 }
+
+const OF_THING: Readonly<Record<string, string>> = {
+  oven: 'Always with this oven',
+  microwave: 'Always with this microwave',
+  tin: 'Always with this tin',
+  sheet: 'Always with this sheet',
+  mould: 'Always with this mould',
+  mug: 'Always with this mug',
+  formula: 'Always with this formula',
+  binder: 'Always with this binder',
+  coat: 'Always with this coat',
+  frosting: 'Always with this frosting',
+  filling: 'Always with this filling',
+};
+const alwaysWords = (of: string): string => OF_THING[scopeParts(of).kind] ?? 'Always in this kitchen';

@@ -6,7 +6,7 @@ import { ALLERGEN_NAMES, BINDER_ALLERGENS, CHOCOLATE_ALLERGENS, FROSTING_ALLERGE
 import { cautionsFor, factsOf, type FactsOf } from './cautions';
 import { doneTests } from './doneTests';
 
-const linesOf = (text: string) => readFormula({ text, measures: 'metric', takenFor: {} }).lines;
+const linesOf = (text: string) => readFormula({ text, measures: 'metric', takenFor: {} }, null).lines;
 const plain: FactsOf = {
   family: 'cupcake',
   lines: linesOf('100 g plain flour\n100 g caster sugar\n2 eggs'),

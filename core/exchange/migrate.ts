@@ -1,26 +1,101 @@
 import { anyDocSchema, type AnyDoc } from '../model/documents';
-import { readWith, type Result } from './read';
+import { KITCHEN, paramOf, scopeOf } from '../param';
+import { readWith, type Result } from './readWith';
 
-type Step = (doc: Record<string, unknown>) => Record<string, unknown>;
+type Json = Record<string, unknown>;
+type Step = (doc: Json) => Json;
+
+const isObject = (data: unknown): data is Json =>
+  typeof data === 'object' && data !== null && !Array.isArray(data);
+
+/** Values by id as version 1 kept them, of whatever is there. */
+const statedOf = (holder: Json): [string, number][] =>
+  isObject(holder.stated)
+    ? Object.entries(holder.stated).filter((one): one is [string, number] => typeof one[1] === 'number')
+    : [];
+
+/**
+ * Version 1 kept one flat table of what always holds. What is a parameter of the kitchen becomes a belief that holds for
+ * all its things, as it did before; a cooling constant was measured on pieces out of wells and stays theirs. What was
+ * one run's alone, such as a weighed cake, is set aside: it is in the file, and no plan takes it any more.
+ */
+function kitchenTo2(doc: Json): Json {
+  const { stated, beliefs, ...rest } = doc;
+  void stated;
+  const kept: Json[] = [];
+  const aside: Json = {};
+  for (const [key, mean] of statedOf(doc)) {
+    const param = paramOf(key);
+    if (!param?.keep) {
+      aside[key] = mean;
+      continue;
+    }
+    const of = param.of === 'size' ? scopeOf('size', 'well') : KITCHEN;
+    kept.push({ param: key, of, mean, spread: 0, seen: 1, since: null });
+  }
+  return {
+    ...rest,
+    version: 2,
+    beliefs: [...(Array.isArray(beliefs) ? (beliefs as unknown[]) : []), ...kept],
+    ...(Object.keys(aside).length > 0 ? { setAside: aside } : {}),
+  };
+}
+
+/** What was weighed in a run bears the name of what it is. */
+function measuredIn(holder: Json): Json {
+  const { stated, ...rest } = holder;
+  return stated === undefined || rest.measured !== undefined ? rest : { ...rest, measured: stated };
+}
+
+const lineTo2 = (line: unknown): unknown => (isObject(line) ? measuredIn(line) : line);
+
+function runTo2(doc: Json): Json {
+  const run = { ...measuredIn(doc), version: 2 };
+  return Array.isArray(doc.lines) ? { ...run, lines: doc.lines.map(lineTo2) } : run;
+}
+
+const pieceTo2 = (doc: Json): Json => ({ ...doc, version: 2, line: lineTo2(doc.line) });
+
+/** A document within a file, brought up to date where it is an older one. */
+function within(kind: string, doc: unknown): unknown {
+  if (!isObject(doc) || doc.kind !== kind) return doc;
+  const steps = MIGRATIONS[kind] ?? [];
+  const version = typeof doc.version === 'number' ? doc.version : steps.length + 1;
+  return steps.slice(version - 1).reduce((d, step) => step(d), doc);
+}
+
+const runFileTo2 = (doc: Json): Json => ({
+  ...doc,
+  version: 2,
+  run: within('run', doc.run),
+  kitchen: within('kitchen', doc.kitchen),
+});
+const pieceFileTo2 = (doc: Json): Json => ({
+  ...doc,
+  version: 2,
+  piece: within('piece', doc.piece),
+  kitchen: within('kitchen', doc.kitchen),
+});
 
 /** For each kind, the steps that bring version 1, 2, … to the next. The current version is one past their number. */
-const MIGRATIONS: Readonly<Record<AnyDoc['kind'], readonly Step[]>> = {
+const MIGRATIONS: Readonly<Record<string, readonly Step[]>> = {
   formula: [],
-  kitchen: [],
-  run: [],
-  piece: [],
+  kitchen: [kitchenTo2],
+  run: [runTo2],
+  piece: [pieceTo2],
+  'run file': [runFileTo2],
+  'piece file': [pieceFileTo2],
 };
 
-/** Reads a stored or imported document of any version: brings older ones up to date and refuses newer ones. */
-export function readDocument(
+/** Brings a document or a file of any version up to date; refuses unknown kinds and newer versions. */
+export function upToDate(
   data: unknown,
   migrations: Readonly<Record<string, readonly Step[]>> = MIGRATIONS,
-): Result<AnyDoc> {
-  if (typeof data !== 'object' || data === null || Array.isArray(data)) {
+): Result<Json> {
+  if (!isObject(data)) {
     return refuse('(document)', 'This is not a document.', 'Use a file that Carnelian has exported.');
   }
-  const doc = data as Record<string, unknown>;
-  const kind = typeof doc.kind === 'string' ? doc.kind : '';
+  const kind = typeof data.kind === 'string' ? data.kind : '';
   const steps = Object.prototype.hasOwnProperty.call(migrations, kind) ? migrations[kind] : undefined;
   if (!steps)
     return refuse(
@@ -28,7 +103,7 @@ export function readDocument(
       `"${kind}" is no kind of document known here.`,
       'Use formula, kitchen, piece or run.',
     );
-  const version = typeof doc.version === 'number' ? doc.version : 0;
+  const version = typeof data.version === 'number' ? data.version : 0;
   const current = steps.length + 1;
   if (!Number.isInteger(version) || version < 1) {
     return refuse('version', 'The document has no version.', `Versions 1 to ${current} can be read.`);
@@ -40,10 +115,18 @@ export function readDocument(
       'Update, then open it again.',
     );
   }
-  const brought = steps.slice(version - 1).reduce((d, step) => step(d), doc);
-  return readWith<AnyDoc>(anyDocSchema, brought);
+  return { ok: true, value: steps.slice(version - 1).reduce((d, step) => step(d), data) };
 }
 
-function refuse(field: string, fault: string, mend: string): Result<AnyDoc> {
+/** Reads a stored or imported document of any version: brings older ones up to date and refuses newer ones. */
+export function readDocument(
+  data: unknown,
+  migrations: Readonly<Record<string, readonly Step[]>> = MIGRATIONS,
+): Result<AnyDoc> {
+  const brought = upToDate(data, migrations);
+  return brought.ok ? readWith<AnyDoc>(anyDocSchema, brought.value) : brought;
+}
+
+function refuse(field: string, fault: string, mend: string): Result<never> {
   return { ok: false, faults: [{ field, fault, mend }] };
 }

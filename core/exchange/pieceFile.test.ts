@@ -18,7 +18,7 @@ function fileOf(line: Line): PieceFile {
       reached.add(part.formulaId);
   return {
     kind: 'piece file',
-    version: 1,
+    version: 2,
     piece: pieceOf(line, { id: 'piece-1', name: 'As we like them' }),
     formulas: EVENING.formulas.filter(({ id }) => reached.has(id)),
     kitchen: EVENING.kitchen,
@@ -53,7 +53,7 @@ describe('the file of a whole piece', () => {
         ...EMPTY_KITCHEN,
         scoops: EVENING.kitchen.scoops,
         ownMeasures: EVENING.kitchen.ownMeasures,
-        stated: EVENING.kitchen.stated,
+        measured: EVENING.kitchen.measured,
         scaleStepG: EVENING.kitchen.scaleStepG,
         altitudeM: EVENING.kitchen.altitudeM,
       };

@@ -1,48 +1,15 @@
-import type { z } from 'zod';
 import { pieceFileSchema, runFileSchema, type Line, type PieceFile, type RunFile } from '../model/documents';
 import { cycleFrom, kitchenHolds, referencesOf, type RefKind, type Reference } from '../model/references';
+import { upToDate } from './migrate';
+import { readWith, type DocFault, type Result } from './readWith';
 
-/** What is wrong with a document: which field, what is wrong, and what would be right. */
-export interface DocFault {
-  readonly field: string;
-  readonly fault: string;
-  readonly mend: string;
-}
-
-export type Result<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly faults: readonly DocFault[] };
-
-const MENDS: Readonly<Record<string, string>> = {
-  invalid_type: 'Give a value of the kind that the schema in docs/schemas names.',
-  invalid_value: 'Use one of the values that the schema names.',
-  invalid_union: 'Use one of the forms that the schema names.',
-  too_small: 'Raise it to the bound.',
-  too_big: 'Lower it to the bound.',
-};
-
-/** `["lines", 0, "count"]` as `lines[0].count`; the document itself is `(document)`. */
-function fieldName(path: readonly PropertyKey[]): string {
-  const text = path.map((part) => (typeof part === 'number' ? `[${part}]` : `.${String(part)}`)).join('');
-  return text.replace(/^\./, '') || '(document)';
-}
-
-/** Reads unknown data against a schema, naming field, fault and mend of all that does not fit. */
-export function readWith<T>(schema: z.ZodType<T>, data: unknown): Result<T> {
-  const parsed = schema.safeParse(data);
-  if (parsed.success) return { ok: true, value: parsed.data };
-  return {
-    ok: false,
-    faults: parsed.error.issues.map((issue) => ({
-      field: fieldName(issue.path),
-      fault: issue.message,
-      mend: MENDS[issue.code] ?? 'Correct it and read the document again.',
-    })),
-  };
-}
+export type { DocFault, Result } from './readWith';
 
 /** Reads a run file and checks that all that its lines name is in it, and that no formula is made of itself. */
 export function readRunFile(data: unknown): Result<RunFile> {
-  const read = readWith<RunFile>(runFileSchema, data);
+  const brought = upToDate(data);
+  if (!brought.ok) return brought;
+  const read = readWith<RunFile>(runFileSchema, brought.value);
   if (!read.ok) return read;
   const faults = missingIn(read.value, read.value.run.lines, (i) => `run.lines[${i}]`);
   return faults.length > 0 ? { ok: false, faults } : read;
@@ -50,7 +17,9 @@ export function readRunFile(data: unknown): Result<RunFile> {
 
 /** Reads a piece file and checks that all that the piece names is in it. */
 export function readPieceFile(data: unknown): Result<PieceFile> {
-  const read = readWith<PieceFile>(pieceFileSchema, data);
+  const brought = upToDate(data);
+  if (!brought.ok) return brought;
+  const read = readWith<PieceFile>(pieceFileSchema, brought.value);
   if (!read.ok) return read;
   const faults = missingIn(read.value, [read.value.piece.line], () => 'piece.line');
   return faults.length > 0 ? { ok: false, faults } : read;

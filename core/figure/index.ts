@@ -1,4 +1,42 @@
-export type { Basis, Figure, RangeCause, Unit, Why } from './figure';
-export { basisText, hasRange } from './figure';
-export { AS_IT_IS, Ledger, OutOfBounds } from './ledger';
-export type { Decision, DeriveSpec, Sampling } from './ledger';
+export { BASES, basisText, hasRange, words } from './figure';
+export type { Basis, Bounds, Figure, Known, RangeCause, Start, Words } from './figure';
+export {
+  PI,
+  asDimension,
+  atLeast,
+  bare,
+  calls,
+  cm2,
+  cube,
+  cubeRoot,
+  exp,
+  largerOf,
+  layerMl,
+  ln,
+  measure,
+  minus,
+  ml,
+  mm3,
+  over,
+  plus,
+  power,
+  reckon,
+  says,
+  saysAll,
+  smallestOf,
+  square,
+  squareRoot,
+  squared,
+  times,
+  totalOf,
+  wholeOf,
+  without,
+} from './expr';
+export type { AnyRef, Expr, Ref, Says } from './expr';
+export { AS_IT_IS, Figures, OutOfBounds, anyRef, decided, toScale } from './figures';
+export type { Decision, LaidOut, More, Move, RootSpec, Sampling } from './figures';
+export { resultWith, roundingWords, sumText } from './explain';
+export type { Explained } from './explain';
+export type { Dimension, DimensionOf, Unit } from './unit';
+export { writeFormula, writeSum } from './write';
+export type { Writer } from './write';

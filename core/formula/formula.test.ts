@@ -1,7 +1,7 @@
 import { cautionsFor, factsOf } from '../caution/cautions';
 import { guessMeasures, massOf, readFormula } from '.';
 
-const read = (text: string) => readFormula({ text, measures: 'us', takenFor: {} });
+const read = (text: string) => readFormula({ text, measures: 'us', takenFor: {} }, null);
 const faults = (text: string) => read(text).checks.map((check) => check.fault);
 
 describe('a formula read back', () => {
@@ -23,11 +23,14 @@ describe('a formula read back', () => {
   });
 
   it('takes a line for what the person says, and only that line', () => {
-    const formula = readFormula({
-      text: '100 g crumbs\n50 g flour',
-      measures: 'us',
-      takenFor: { '100 g crumbs': 'biscuit crumb', __proto__x: 'salt' },
-    });
+    const formula = readFormula(
+      {
+        text: '100 g crumbs\n50 g flour',
+        measures: 'us',
+        takenFor: { '100 g crumbs': 'biscuit crumb', __proto__x: 'salt' },
+      },
+      null,
+    );
     expect(formula.lines[0]?.name).toBe('biscuit crumb');
     expect(formula.lines[1]?.name).toBe('plain flour');
   });

@@ -1,2 +1,2 @@
-export { guessMeasures, massOf, readFormula } from './read';
-export type { ReadFormula } from './read';
+export { guessMeasures, massOf, readFormula, Readings } from './read';
+export type { Measuring, ReadFormula, Weighed, WeighedLine } from './read';

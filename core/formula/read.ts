@@ -1,4 +1,4 @@
-import { MAX_FORMULA_LINES, type FormulaDoc } from '../model/documents';
+import { MAX_FORMULA_LINES, type FormulaDoc, type KitchenDoc } from '../model/documents';
 import {
   readLine,
   type Allergen,
@@ -20,6 +20,42 @@ export interface ReadFormula {
   readonly allergens: readonly Allergen[];
   /** Warnings about the formula as a whole. */
   readonly checks: readonly Fault[];
+  readonly weighed: Weighed;
+}
+
+/** A line that is weighed out, with what is said of it. */
+export interface WeighedLine {
+  readonly line: ReadLine;
+  /** Place in the formula, from 0. */
+  readonly index: number;
+  /** As the person wrote it, and how it was read. */
+  readonly written: string;
+  readonly sentence: string;
+}
+
+/** What a formula as read has to be weighed out: the same for every plan of it. */
+export interface Weighed {
+  readonly items: readonly WeighedLine[];
+  /** The line whose whole things decide the scale; null where nothing is counted. */
+  readonly eggLine: ReadLine | null;
+  /** Lines that ask for "some". */
+  readonly toTaste: readonly ReadLine[];
+  readonly basis: 'typical' | 'stated';
+}
+
+function weighedOf(lines: readonly ReadLine[]): Weighed {
+  const items = lines.flatMap((line, index): WeighedLine[] => {
+    const written = line.raw.trim();
+    const sentence = line.reading ? `"${written}" read as ${line.reading}.` : `"${written}".`;
+    return line.status === 'read' ? [{ line, index, written, sentence }] : [];
+  });
+  const read = items.map(({ line }) => line);
+  return {
+    items,
+    eggLine: read.find((l) => l.whole && l.ingredient?.key === 'egg') ?? read.find((l) => l.whole) ?? null,
+    toTaste: lines.filter((l) => l.status === 'no amount'),
+    basis: read.some((l) => l.basis === 'typical') ? 'typical' : 'stated',
+  };
 }
 
 /** Grams of all lines whose ingredient plays one of the roles. */
@@ -30,16 +66,65 @@ export function massOf(lines: readonly ReadLine[], ...roles: readonly Role[]): n
   );
 }
 
-/** Reads a formula line by line. Lines past the limit are kept in the document but not read; a check says so. */
-export function readFormula(
-  doc: Pick<FormulaDoc, 'text' | 'measures' | 'takenFor'> & Partial<Pick<FormulaDoc, 'steps' | 'makes'>>,
-  own?: OwnMeasures,
-): ReadFormula {
+type Written = Pick<FormulaDoc, 'text' | 'measures' | 'takenFor'> &
+  Partial<Pick<FormulaDoc, 'steps' | 'makes'>>;
+/** What a formula's lines may be measured in: the kitchen's own measures. */
+export type Measuring = Pick<KitchenDoc, 'ownMeasures'>;
+
+/**
+ * Reads a formula line by line, with the kitchen's own measures. Lines past the limit are kept in the document but not
+ * read; a check says so.
+ * @param kitchen null where there is none: a formula by itself
+ * @param readings spares what was read before; the caller owns it
+ */
+export function readFormula(doc: Written, kitchen: Measuring | null, readings?: Readings): ReadFormula {
+  const own = kitchen?.ownMeasures;
+  return readings ? readings.formula(doc, own) : read(doc, own, null);
+}
+
+/** What was read lately. Documents are replaced, never changed: each object is read once for each set of own measures. */
+export class Readings {
+  private readonly formulas = new WeakMap<
+    Written,
+    { readonly own: OwnMeasures | undefined; readonly read: ReadFormula }
+  >();
+  /** Lines read lately: while somebody types, all lines but one are the same as before. */
+  private readonly lines = new Map<string, ReadLine>();
+  private linesOwn: OwnMeasures | undefined;
+
+  formula(doc: Written, own: OwnMeasures | undefined): ReadFormula {
+    const known = this.formulas.get(doc);
+    if (known && known.own === own) return known.read;
+    const made = read(doc, own, this);
+    this.formulas.set(doc, { own, read: made });
+    return made;
+  }
+
+  line(
+    raw: string,
+    measures: Measures,
+    takenFor: string | undefined,
+    own: OwnMeasures | undefined,
+  ): ReadLine {
+    if (own !== this.linesOwn || this.lines.size >= RECENT_KEPT) this.lines.clear();
+    this.linesOwn = own;
+    const key = `${measures}\u0000${takenFor ?? ''}\u0000${raw}`;
+    const known = this.lines.get(key) ?? readLine(raw, measures, takenFor, own);
+    this.lines.set(key, known);
+    return known;
+  }
+}
+const RECENT_KEPT = 2000;
+
+function read(doc: Written, own: OwnMeasures | undefined, readings: Readings | null): ReadFormula {
   const written = doc.text.split(/\r?\n/);
-  const lines = written
-    .slice(0, MAX_FORMULA_LINES)
-    .map((raw) => readLineOnce(raw, doc.measures, ownValue(doc.takenFor, raw.trim()), own));
-  const read = lines.filter((line) => line.status === 'read');
+  const lines = written.slice(0, MAX_FORMULA_LINES).map((raw) => {
+    const takenFor = ownValue(doc.takenFor, raw.trim());
+    return readings
+      ? readings.line(raw, doc.measures, takenFor, own)
+      : readLine(raw, doc.measures, takenFor, own);
+  });
+  const readable = lines.filter((line) => line.status === 'read');
   const allergens = new Set(lines.flatMap((line) => line.ingredient?.allergens ?? []));
   const beyond = written.slice(MAX_FORMULA_LINES).filter((line) => line.trim() !== '').length;
   const tooLong: Fault[] =
@@ -53,8 +138,8 @@ export function readFormula(
       : [];
   return {
     lines,
-    massG: read.reduce((sum, line) => sum + line.massG, 0),
-    spreadG: Math.hypot(...read.map((line) => (line.highG - line.lowG) / 2)),
+    massG: readable.reduce((sum, line) => sum + line.massG, 0),
+    spreadG: Math.hypot(...readable.map((line) => (line.highG - line.lowG) / 2)),
     unread: lines.filter((line) => line.status === 'unread').length,
     allergens: [...allergens],
     checks: [
@@ -62,27 +147,8 @@ export function readFormula(
       ...(doc.makes === undefined || doc.makes === 'batter' ? checkFormula(lines) : []),
       ...checkSteps(lines, doc.steps ?? ''),
     ],
+    weighed: weighedOf(lines),
   };
-}
-
-/** Lines read lately: while somebody types, all lines but one are the same as before. */
-const recent = new Map<string, ReadLine>();
-const RECENT_KEPT = 2000;
-
-function readLineOnce(
-  raw: string,
-  measures: Measures,
-  takenFor: string | undefined,
-  own: OwnMeasures | undefined,
-): ReadLine {
-  if (own) return readLine(raw, measures, takenFor, own);
-  const key = `${measures}\u0000${takenFor ?? ''}\u0000${raw}`;
-  const known = recent.get(key);
-  if (known) return known;
-  if (recent.size >= RECENT_KEPT) recent.clear();
-  const line = readLine(raw, measures, takenFor);
-  recent.set(key, line);
-  return line;
 }
 
 function ownValue(record: Readonly<Record<string, string>>, key: string): string | undefined {

@@ -18,7 +18,7 @@ const doc: FormulaDoc = {
   steps: '',
   statedPieces: 12,
 };
-const read = readFormula(doc);
+const read = readFormula(doc, null);
 
 describe('scaling in place', () => {
   it('by hand: 300 g of chocolate on hand is twice the formula, 18 pieces one and a half times', () => {
@@ -52,8 +52,8 @@ describe('scaling in place', () => {
   it('weighs what it should once it is read again, for every formula of the demo', () => {
     fc.assert(
       fc.property(fc.constantFrom(...DEMO_FORMULAS), fc.integer({ min: 1, max: 12 }), (one, factor) => {
-        const was = readFormula(one);
-        const anew = readFormula({ ...one, takenFor: {}, text: scaledText(one, was, factor) });
+        const was = readFormula(one, null);
+        const anew = readFormula({ ...one, takenFor: {}, text: scaledText(one, was, factor) }, null);
         // Eggs are read at the size that the measures say; a word such as "large" is gone.
         return Math.abs(anew.massG / (was.massG * factor) - 1) < 0.06;
       }),
@@ -62,7 +62,7 @@ describe('scaling in place', () => {
 });
 
 describe('two formulas side by side', () => {
-  const side = (one: FormulaDoc) => ({ doc: one, read: readFormula(one) });
+  const side = (one: FormulaDoc) => ({ doc: one, read: readFormula(one, null) });
   it('add up to the whole, less what has no part of its own', () => {
     const rows = compareShares(side(doc), side({ ...doc, text: '100 g plain flour\n100 g milk' }));
     expect(rows.find(({ name }) => name === 'flour')).toMatchObject({ other: 0.5 });

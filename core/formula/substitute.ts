@@ -1,6 +1,6 @@
 import type { FormulaDoc } from '../model/documents';
 import { ingredientOf, type Allergen, type ReadLine } from '../quantity';
-import { readFormula } from './read';
+import { readFormula, type Measuring } from './read';
 import { CHOCOLATE_SUGAR, SUBSTITUTES } from './substitute.table';
 
 export interface SubstitutePart {
@@ -91,12 +91,13 @@ function otherChocolates(
 /** The formula with one line put in place of another: its parts in grams, and sugar moved where it has to be. */
 export function substitute(
   doc: FormulaDoc,
+  kitchen: Measuring | null,
   lineIndex: number,
   { parts, sugarOffG }: Substitution,
 ): FormulaDoc {
   const written = doc.text.split(/\r?\n/);
   if (written[lineIndex] === undefined) throw new Error('invariant: the line stands in the formula');
-  const read = readFormula(doc);
+  const read = readFormula(doc, kitchen);
   const sugar = read.lines.findIndex((line) => line.status === 'read' && line.ingredient?.role === 'sugar');
   const text = written
     .flatMap((line, i) => {

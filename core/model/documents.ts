@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { MAX_PIECES, id, localTime, name, statedValues } from './fields';
+import { MAX_PIECES, id, localTime, measuredValues, name } from './fields';
 import { formulaSchema, type FormulaDoc } from './formulaDoc';
 import { kitchenSchema, type KitchenDoc } from './kitchenDoc';
 import { lineSchema } from './lines';
@@ -7,7 +7,7 @@ import { pieceSchema, type PieceDoc } from './pieceDoc';
 
 /**
  * The documents that people's work is kept in and exported as. Each has a kind and a version. A stored document holds
- * only what a person stated or measured; all else is derived. Unknown fields are let through, so that a file written
+ * only what a person chose or measured; all else is derived. Unknown fields are let through, so that a file written
  * by a later version survives being opened and saved by this one.
  */
 
@@ -15,7 +15,10 @@ export { MAX_FORMULA_LINES, MAX_PIECES, localTime, pieceCount } from './fields';
 export { formulaSchema, isBatter, measuresSchema, methodSchema } from './formulaDoc';
 export type { FormulaDoc, Makes, Method } from './formulaDoc';
 export { kitchenSchema, ovenSchema, prefsSchema, tinSchema } from './kitchenDoc';
+export { beliefSchema } from './belief';
+export type { Belief } from './belief';
 export type {
+  BowlDoc,
   KitchenDoc,
   MicrowaveDoc,
   MouldDoc,
@@ -98,7 +101,7 @@ export type RunEvent = z.infer<typeof eventSchema>;
 
 export const runSchema = z.looseObject({
   kind: z.literal('run'),
-  version: z.literal(1),
+  version: z.literal(2),
   id,
   name,
   createdAt: z.number(),
@@ -108,7 +111,7 @@ export const runSchema = z.looseObject({
   closed: closedSchema.nullable().default(null),
   events: z.array(eventSchema).max(1000).optional(),
   /** Figure id → what was weighed of the bowls that lines share: fillings, frostings, coats. */
-  stated: statedValues.optional(),
+  measured: measuredValues.optional(),
   /** Keys of what is already weighed out, brought or warmed for the run as a whole. */
   ticks: z.array(z.string().max(200)).max(2000).optional(),
 });
@@ -117,9 +120,9 @@ export type RunDoc = z.infer<typeof runSchema>;
 /** A run with all that it rests on: what the headless command reads and what a person exports. */
 export const runFileSchema = z.looseObject({
   kind: z.literal('run file'),
-  version: z.literal(1),
+  version: z.literal(2),
   run: runSchema,
-  formulas: z.array(formulaSchema).min(1, 'A run file needs the formulas that its lines name.'),
+  formulas: z.array(formulaSchema).max(400),
   kitchen: kitchenSchema,
   /** The time for which minutes left are counted; left out where time is no limit. */
   asOf: localTime.optional(),
@@ -129,7 +132,7 @@ export type RunFile = z.infer<typeof runFileSchema>;
 /** A whole piece with the formulas that it is made of and the kitchen whose tins, moulds and ovens it names. */
 export const pieceFileSchema = z.looseObject({
   kind: z.literal('piece file'),
-  version: z.literal(1),
+  version: z.literal(2),
   piece: pieceSchema,
   formulas: z.array(formulaSchema).max(200),
   kitchen: kitchenSchema,

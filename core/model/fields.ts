@@ -21,7 +21,7 @@ export const wholeNumber = (what: string, min: number, max: number) =>
     .min(min, `At least ${min} ${what}.`)
     .max(max, `At most ${max} ${what}.`);
 /** Figure id → value that somebody measured. */
-export const statedValues = z.record(z.string().max(120), z.number());
+export const measuredValues = z.record(z.string().max(120), z.number());
 /** What is on the table, g; null or left out where it is no limit. */
 export const onHand = z
   .number()

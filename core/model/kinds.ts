@@ -57,3 +57,11 @@ export type ColourDepth = (typeof COLOUR_DEPTHS)[number];
 
 export const TIN_MATERIALS = ['light metal', 'dark metal', 'silicone'] as const;
 export type TinMaterial = (typeof TIN_MATERIALS)[number];
+
+/** What a well of a tin is like; each has a file of its own in `piece/shape/`. */
+export const WELL_SHAPE_KINDS = ['frustum', 'bowl', 'bar'] as const;
+export type WellShapeKind = (typeof WELL_SHAPE_KINDS)[number];
+
+/** What a cavity of a mould is like. */
+export const CAVITY_SHAPE_KINDS = ['stadium', 'half-ellipsoid', 'box'] as const;
+export type CavityShapeKind = (typeof CAVITY_SHAPE_KINDS)[number];

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { TIN_MATERIALS } from './kinds';
-import { grams, id, millimetres, name, statedValues, wholeNumber } from './fields';
+import { beliefSchema } from './belief';
+import { CAVITY_SHAPE_KINDS, TIN_MATERIALS, WELL_SHAPE_KINDS } from './kinds';
+import { grams, id, millimetres, name, wholeNumber } from './fields';
 
 const owned = wholeNumber('of them', 1, 50);
 const volumeMl = (min: number, max: number) =>
@@ -22,7 +23,7 @@ export const tinSchema = z.looseObject({
   depthMm: millimetres(5, 200),
   material: z.enum(TIN_MATERIALS),
   /** A cone with its point cut off where nothing is said; a bowl is half an ellipsoid, round side down; a bar is long. */
-  shape: z.enum(['frustum', 'bowl', 'bar']).optional(),
+  shape: z.enum(WELL_SHAPE_KINDS).optional(),
   /** What a well holds by the water test, ml; left out where its measures alone say so. */
   wellMl: volumeMl(1, 5000).optional(),
   /** How long a bar's well is at the top, mm; its width is `topMm`, at the bottom `baseMm`. */
@@ -48,7 +49,7 @@ export const mouldSchema = z
     owned,
     cavities: wholeNumber('cavities', 1, 96),
     /** A stick mould's outline with round ends, half a sphere or ellipsoid, or a box. */
-    shape: z.enum(['stadium', 'half-ellipsoid', 'box']),
+    shape: z.enum(CAVITY_SHAPE_KINDS),
     lengthMm: millimetres(10, 200),
     widthMm: millimetres(10, 200),
     depthMm: millimetres(5, 100),
@@ -87,6 +88,10 @@ export const vesselSchema = z.looseObject({
   depthMm: millimetres(30, 300),
 });
 export type VesselDoc = z.infer<typeof vesselSchema>;
+
+/** A bowl to mix in: by hand or in a machine. */
+export const bowlSchema = z.looseObject({ id, name, owned, volumeMl: volumeMl(200, 100_000) });
+export type BowlDoc = z.infer<typeof bowlSchema>;
 
 /** Something in the store cupboard: what is left, and how it is bought. */
 export const storedSchema = z.looseObject({
@@ -130,7 +135,7 @@ export type Prefs = z.infer<typeof prefsSchema>;
 
 export const kitchenSchema = z.looseObject({
   kind: z.literal('kitchen'),
-  version: z.literal(1),
+  version: z.literal(2),
   id,
   name,
   tins: z.array(tinSchema).min(1, 'A kitchen needs at least one tin.').max(60),
@@ -141,6 +146,7 @@ export const kitchenSchema = z.looseObject({
   microwaves: z.array(microwaveSchema).max(6).optional(),
   vessels: z.array(vesselSchema).max(30).optional(),
   scoops: z.array(scoopSchema).max(30).optional(),
+  bowls: z.array(bowlSchema).max(30).optional(),
   /** The store cupboard. */
   store: z.array(storedSchema).max(400).optional(),
   /** Pieces that lie in the fridge and the freezer at once, in trays; left out where nobody has counted. */
@@ -164,7 +170,7 @@ export const kitchenSchema = z.looseObject({
   /** Smallest step of the scale, g. */
   scaleStepG: z.number().min(0.01, 'At least 0.01 g.').max(50, 'At most 50 g.'),
   prefs: prefsSchema,
-  /** Figure id → value that always holds in this kitchen. */
-  stated: statedValues.default({}),
+  /** What this kitchen has measured or learned, each of what it belongs to. */
+  beliefs: z.array(beliefSchema).max(4000).default([]),
 });
 export type KitchenDoc = z.infer<typeof kitchenSchema>;

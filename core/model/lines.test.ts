@@ -2,7 +2,7 @@ import { CAKESICLES, CUBES, MINIS, MUGS, POPS } from '../../demo/families';
 import { FAMILY_FORMULAS } from '../../demo/familyFormulas';
 import { DEMO_KITCHEN } from '../../demo/kitchen';
 import { kitchenSchema, lineSchema, type FormulaDoc, type Line } from './documents';
-import { readWith } from '../exchange/read';
+import { readWith } from '../exchange/readWith';
 import { cycleFrom, formulasNamed, kitchenHolds, referencesOf } from './references';
 
 const ALL: readonly Line[] = [...POPS, ...CAKESICLES, ...MUGS, ...MINIS, ...CUBES];

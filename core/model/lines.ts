@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { grams, id, millimetres, onHand, pieceCount, share, statedValues, wholeNumber } from './fields';
+import { grams, id, millimetres, onHand, pieceCount, share, measuredValues, wholeNumber } from './fields';
 import {
   addInSchema,
   baseLayerSchema,
@@ -22,7 +22,7 @@ const common = {
   id,
   count: pieceCount,
   /** Figure id → what was weighed or measured in this run. */
-  stated: statedValues.default({}),
+  measured: measuredValues.default({}),
   /** Keys of the ingredients already weighed out. */
   ticks: z.array(z.string().max(120)).max(1000).default([]),
 };
@@ -175,7 +175,7 @@ export type Family = Line['family'];
 
 /** A line as it starts: gently domed, eggs kept whole, as many loads as it takes, nothing measured yet. */
 export function newCupcakeLine(
-  stated: Pick<CupcakeLine, 'id' | 'formulaId' | 'count' | 'tinId' | 'ovenId'> & Partial<CupcakeLine>,
+  chosen: Pick<CupcakeLine, 'id' | 'formulaId' | 'count' | 'tinId' | 'ovenId'> & Partial<CupcakeLine>,
 ): CupcakeLine {
   return {
     family: 'cupcake',
@@ -183,8 +183,8 @@ export function newCupcakeLine(
     fill: { by: 'finish', finish: 'gentle' },
     eggs: 'follow',
     maxLoads: null,
-    stated: {},
+    measured: {},
     ticks: [],
-    ...stated,
+    ...chosen,
   };
 }

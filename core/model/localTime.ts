@@ -8,19 +8,12 @@ export function minutesOf(local: string): number {
   return time / 60_000;
 }
 
-let lastDay = NaN;
-let lastDate = '';
-
 /** Minutes since the epoch as a local time, to the minute below. */
 export function localOf(minutes: number): string {
   const whole = Math.floor(minutes + 1e-6);
   const day = Math.floor(whole / 1440);
-  // A plan tells many times of the same day: the date is written once.
-  if (day !== lastDay) {
-    lastDate = new Date(day * 86_400_000).toISOString().slice(0, 11);
-    lastDay = day;
-  }
+  const date = new Date(day * 86_400_000).toISOString().slice(0, 11);
   const inDay = whole - day * 1440;
   const [hour, minute] = [Math.floor(inDay / 60), inDay % 60];
-  return `${lastDate}${hour < 10 ? '0' : ''}${hour}:${minute < 10 ? '0' : ''}${minute}`;
+  return `${date}${hour < 10 ? '0' : ''}${hour}:${minute < 10 ? '0' : ''}${minute}`;
 }

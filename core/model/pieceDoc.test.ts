@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { FAMILY_FILES } from '../../demo/families';
-import { shareLots } from '../plan/offers';
+import { shareLots } from '../line';
 import { planRun } from '../plan/plan';
 import { bringIn } from '../exchange/bringIn';
 import type { Line, RunFile } from './documents';
@@ -15,7 +15,7 @@ describe('a whole piece', () => {
   it.each(lines.map((line) => [line.id, line] as const))(
     'of %s starts a line whose sums are those of the line it was kept from',
     (_, line) => {
-      const plain: Line = { ...line, stated: {}, ticks: [] };
+      const plain: Line = { ...line, measured: {}, ticks: [] };
       const again = lineFromPiece(pieceOf(line, named), 'line-9', line.count);
       const figures = (one: Line) => {
         const [plan] = planRun({ ...EVENING, run: { ...EVENING.run, lines: [one] } });
@@ -30,11 +30,11 @@ describe('a whole piece', () => {
   it('keeps nothing of what was weighed or ticked in its run', () => {
     const [line] = lines;
     if (!line) throw new Error('the evening has lines');
-    const worked: Line = { ...line, stated: { 'batter.mixed': 900 }, ticks: ['flour'] };
+    const worked: Line = { ...line, measured: { 'batter.mixed': 900 }, ticks: ['flour'] };
     const piece = pieceOf(worked, named);
-    expect(piece.line.stated).toEqual({});
+    expect(piece.line.measured).toEqual({});
     expect(piece.line.ticks).toEqual([]);
-    expect(lineFromPiece(piece, 'x', 12).stated).toEqual({});
+    expect(lineFromPiece(piece, 'x', 12).measured).toEqual({});
   });
 
   it('goes out as text and comes in as it was, whatever its count', () => {

@@ -8,7 +8,7 @@ import { lineSchema, type Line } from './lines';
  */
 export const pieceSchema = z.looseObject({
   kind: z.literal('piece'),
-  version: z.literal(1),
+  version: z.literal(2),
   id,
   name,
   line: lineSchema,
@@ -19,13 +19,13 @@ export type PieceDoc = z.infer<typeof pieceSchema>;
 export function pieceOf(line: Line, as: Pick<PieceDoc, 'id' | 'name'>): PieceDoc {
   return {
     kind: 'piece',
-    version: 1,
+    version: 2,
     ...as,
-    line: { ...line, id: 'line-1', stated: {}, ticks: [] },
+    line: { ...line, id: 'line-1', measured: {}, ticks: [] },
   };
 }
 
 /** A line made as a piece was: so many of them, under an id of its own. Lots are for the caller to fit to the count. */
 export function lineFromPiece(piece: PieceDoc, lineId: string, count: number): Line {
-  return { ...piece.line, id: lineId, count, stated: {}, ticks: [] };
+  return { ...piece.line, id: lineId, count, measured: {}, ticks: [] };
 }

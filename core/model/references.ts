@@ -1,4 +1,12 @@
-import type { CakesicleLine, FormulaDoc, KitchenDoc, Line, PopLine } from './documents';
+import type {
+  CakesicleLine,
+  CupcakeLine,
+  FormulaDoc,
+  KitchenDoc,
+  Line,
+  MiniWellsLine,
+  PopLine,
+} from './documents';
 import type { CoatChoice, CrumbPart, FillingChoice, FrostingChoice, Lot } from './pieceFields';
 
 /** What a line names by its id: formulas, and things of the kitchen. */
@@ -143,6 +151,33 @@ export function plainFormulaId(line: Line): string | null {
     return null;
   }
   return line.formulaId;
+}
+
+/** A line of dough: what its crumb comes from, and what holds it together; null for lines without. */
+export function doughIn(line: Line): PopLine | CakesicleLine | null {
+  switch (line.family) {
+    case 'pop':
+    case 'cakesicle':
+      return line;
+    case 'cupcake':
+    case 'mini':
+    case 'mug':
+      return null;
+  }
+}
+
+/** A line of pieces that bake in the wells of a tin; null for lines without. */
+export function inWells(line: Line): CupcakeLine | MiniWellsLine | null {
+  switch (line.family) {
+    case 'cupcake':
+      return line;
+    case 'mini':
+      return line.style === 'cubes' ? null : line;
+    case 'pop':
+    case 'cakesicle':
+    case 'mug':
+      return null;
+  }
 }
 
 /** What a line is filled with, topped with and dipped in; null for what it has none of. */

@@ -1,11 +1,6 @@
 import { bisect } from '../numeric/bisect';
+import { capHeightMm, type CutPoint } from './outline';
 import { diameterAtMm, heightForVolumeMm, wellVolumeMl, type Well } from './well';
-
-/** A point of the cross-section: `x` from the axis outwards, `y` upwards from the base of the well, both in mm. */
-export interface CutPoint {
-  readonly x: number;
-  readonly y: number;
-}
 
 /** Right half of a cupcake's cross-section, to scale, in mm. */
 export interface CupcakeCut {
@@ -22,24 +17,6 @@ export interface CupcakeCut {
   readonly aboveRimMm: number;
   /** Cake that stands wider than the well, mm to each side; 0 where it stays within. */
   readonly overhangMm: number;
-}
-
-/**
- * A cake that has outgrown its well stands on it as a spherical cap. Height of a cap of that volume on that base:
- * V = π·h·(3a² + h²)/6, solved by Newton's method. Volume in ml, radius and result in mm.
- */
-export function capHeightMm(volumeMl: number, radiusMm: number): number {
-  if (volumeMl <= 0) return 0;
-  const volume = volumeMl * 1000;
-  let height = (2 * volume) / (Math.PI * radiusMm * radiusMm);
-  for (let i = 0; i < 60; i += 1) {
-    const value = (Math.PI * height * (3 * radiusMm * radiusMm + height * height)) / 6 - volume;
-    const slope = (Math.PI * (radiusMm * radiusMm + height * height)) / 2;
-    const next = height - value / slope;
-    if (Math.abs(next - height) < 1e-9) return next;
-    height = next;
-  }
-  return height;
 }
 
 /** A dome keeps its hold up to about this height, as a share of its base radius; past it the batter runs over. */

@@ -9,7 +9,8 @@ import {
   tinsOnRack,
   trayFromAbove,
 } from './fromAbove';
-import { boundsOf, mugWidthMm, type Patch } from './section';
+import { boundsOf, type Patch } from './outline';
+import { mugWidthMm } from './shape/mug';
 
 const middle = ({ points }: Patch) => {
   const { left, right, bottom, top } = spanOf(points);

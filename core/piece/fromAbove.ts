@@ -1,5 +1,4 @@
-import { type CutPoint } from './cupcakeCut';
-import { box, ellipse, walls, type Patch, type Section } from './section';
+import { ellipse, rectangle, walls, type CutPoint, type Patch, type Section } from './outline';
 
 /** Metal between two wells, and from the last to the rim, mm. Basis: ordinary tins. */
 export const WELL_APART_MM = 14;
@@ -76,7 +75,7 @@ export function rackFromAbove(
     const left = -half + (rack.widthMm / inRow) * ((i % columns) + 0.5) - across / 2;
     const bottom = (rack.depthMm / rows) * (Math.floor(i / columns) + 0.5) - deep / 2;
     return [
-      { material: 'vessel', points: box(left, left + across, bottom, bottom + deep) },
+      { material: 'vessel', points: rectangle(left, left + across, bottom, bottom + deep) },
       ...Array.from({ length: layout.columns * layout.rows }, (_, k): Patch => {
         const column = k % layout.columns;
         const row = Math.floor(k / layout.columns);
@@ -149,7 +148,7 @@ export function trayFromAbove(lengthMm: number, widthMm: number, ballMm: number,
     return { material: 'crumb', points: ellipse(ballMm / 2, ballMm / 2, { x, y }) };
   });
   return {
-    patches: [{ material: 'vessel', points: box(-lengthMm / 2, lengthMm / 2, 0, widthMm) }, ...balls],
+    patches: [{ material: 'vessel', points: rectangle(-lengthMm / 2, lengthMm / 2, 0, widthMm) }, ...balls],
     marks: [{ words: 'tray', y: widthMm * 0.5, fromX: lengthMm / 2 }],
     fill: null,
   };

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { capHeightMm, cupcakeCut, type CutPoint } from './cupcakeCut';
+import { cupcakeCut } from './cupcakeCut';
+import { capHeightMm, type CutPoint } from './outline';
 import { heightForVolumeMm, wellVolumeMl, type Well } from './well';
 
 const STANDARD: Well = { topMm: 70, baseMm: 52, depthMm: 36 };

@@ -33,21 +33,3 @@ export function heightForVolumeMm(well: Well, volumeMl: number): number {
   // A well that narrows upwards closes to a point: no height holds more than that cone.
   return cubed <= 0 ? -baseMm / flare : (Math.cbrt(cubed) - baseMm) / flare;
 }
-
-/** A bowl to the brim, ml: half an ellipsoid, V = π·d²·h/6, with d across the top and h deep. Geometry. */
-export function bowlVolumeMl(topMm: number, depthMm: number): number {
-  return ((Math.PI * topMm * topMm * depthMm) / 6) * 1e-3;
-}
-
-/**
- * A bar's well to the brim, ml: straight sides from the top's length and width to a base narrower by the same on every
- * side. V = h/6·(A + a + (L + l)·(W + w)), exact for such a body. Lengths in mm. Geometry.
- */
-export function barVolumeMl(lengthMm: number, topMm: number, baseMm: number, depthMm: number): number {
-  const baseLength = lengthMm - (topMm - baseMm);
-  return (
-    (depthMm / 6) *
-    (lengthMm * topMm + baseLength * baseMm + (lengthMm + baseLength) * (topMm + baseMm)) *
-    1e-3
-  );
-}

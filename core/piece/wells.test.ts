@@ -1,7 +1,13 @@
 import fc from 'fast-check';
 import { bakeModel } from '../process/bakeModel';
 import { bakeSurrogateS } from '../process/bakeSurrogate';
-import { barVolumeMl, bowlVolumeMl, wellVolumeMl } from './well';
+import { WELL_SHAPES, shapeVolumeMl } from './shape/wells';
+import { wellVolumeMl } from './well';
+
+const bowlVolumeMl = (top: number, depth: number) =>
+  shapeVolumeMl(WELL_SHAPES.bowl, { top, base: 0, depth, length: 0 });
+const barVolumeMl = (length: number, top: number, base: number, depth: number) =>
+  shapeVolumeMl(WELL_SHAPES.bar, { top, base, depth, length });
 
 const mm = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
@@ -56,7 +62,7 @@ describe('wells that are no cones', () => {
 
 describe('baking in a bowl', () => {
   const bowl = (massG: number, airC = 175) => ({
-    pan: { bowl: true, baseRadiusM: 0, topRadiusM: 0.035, depthM: 0.035 },
+    pan: { shape: 'bowl' as const, baseRadiusM: 0, topRadiusM: 0.035, depthM: 0.035 },
     massG,
     batterDensity: 0.9,
     cakeDensity: 0.43,

@@ -1,9 +1,10 @@
 import type { FormulaDoc, KitchenDoc, Line, RunDoc } from '../model/documents';
-import { newLine } from '../line/newLines';
-import type { ChocolateKind } from '../process/microwave';
-import type { BinderKind } from '../process/bind.table';
-import { shareLots } from './offers';
-import { planRun, type LinePlan } from './plan';
+import { doughIn } from '../model/references';
+import { choose, edit, newLine, type Choice } from '../line';
+import type { BinderKind, ChocolateKind } from '../model/kinds';
+import { BACKWARDS, MISSING } from './backwards.words';
+import type { LinePlan } from './linePlan';
+import { planRun } from './plan';
 
 /** What is there to be used up; 0 and null where there is none of it. */
 export interface OnTheTable {
@@ -39,33 +40,17 @@ export interface BackwardsOffer {
 }
 
 interface Candidate {
-  readonly id: string;
-  readonly title: string;
+  readonly id: keyof typeof BACKWARDS;
   readonly family: 'pop' | 'cakesicle';
-  readonly dress: (line: Line) => Line;
+  readonly dressed: Choice;
 }
 
 const CANDIDATES: readonly Candidate[] = [
-  { id: 'pops', title: 'Cake pops', family: 'pop', dress: (line) => line },
-  {
-    id: 'small-pops',
-    title: 'Small cake pops',
-    family: 'pop',
-    dress: (line) => (line.family === 'pop' ? { ...line, size: { by: 'mass', massG: 15 } } : line),
-  },
-  {
-    id: 'balls',
-    title: 'Dipped balls, no stick',
-    family: 'pop',
-    dress: (line) => (line.family === 'pop' ? { ...line, stick: false } : line),
-  },
-  {
-    id: 'bare-balls',
-    title: 'Rolled balls, no coat',
-    family: 'pop',
-    dress: (line) => (line.family === 'pop' ? { ...line, stick: false, coat: null } : line),
-  },
-  { id: 'moulded', title: 'Moulded pieces', family: 'cakesicle', dress: (line) => line },
+  { id: 'pops', family: 'pop', dressed: {} },
+  { id: 'small-pops', family: 'pop', dressed: { size: { by: 'mass', massG: 15 } } },
+  { id: 'balls', family: 'pop', dressed: { stick: false } },
+  { id: 'bare-balls', family: 'pop', dressed: { stick: false, coat: null } },
+  { id: 'moulded', family: 'cakesicle', dressed: {} },
 ];
 
 /** More than enough for any table: the count follows from the dough. */
@@ -89,7 +74,7 @@ export function offersFrom(
 }
 
 function offerOf(
-  { id, title, family, dress }: Candidate,
+  { id, family, dressed }: Candidate,
   table: OnTheTable,
   kitchen: KitchenDoc,
   formulas: readonly FormulaDoc[],
@@ -102,59 +87,64 @@ function offerOf(
     kitchen,
   });
   if (!made.ok) return [];
-  const free = dress(stocked(made.line, table));
+  const free = edit(edit(made.line, choose(stocked(made.line, table))), choose(dressed));
   // First as if chocolate and sticks were no limit: how many the dough makes.
-  const most = count(free, kitchen, formulas);
-  if (most === null || most < 1) return [];
-  const line = shareLots({ ...free, count: most });
-  const plan = planned(line, kitchen, formulas);
-  if (!plan) return [];
-  const missing = missingOf(plan, table);
-  const crumb = table.cakeG + table.biscuitG;
-  const left = plan.has('dough.left') ? plan.figure('dough.left').value : 0;
-  const dough = plan.figure('dough.ready').value;
+  const most = planOf(free, kitchen, formulas)?.parts.count.made.value ?? 0;
+  if (most < 1) return [];
+  const line = edit(free, choose({ count: most }));
+  const plan = planOf(line, kitchen, formulas);
+  const dough = plan?.parts.dough;
+  if (!plan || !dough) return [];
+  const left = plan.parts.doughLeft?.value ?? 0;
+  const ready = dough.ready.value;
   return [
     {
       id,
-      title,
+      title: BACKWARDS[id],
       line,
-      count: plan.figure('count.made').value,
-      missing,
-      usedShare: crumb > 0 && dough > 0 ? Math.max(0, 1 - left / dough) : 0,
+      count: plan.parts.count.made.value,
+      missing: missingOf(plan, table),
+      usedShare: table.cakeG + table.biscuitG > 0 && ready > 0 ? Math.max(0, 1 - left / ready) : 0,
       limitedBy: plan.limits.find(({ limiting }) => limiting)?.words ?? null,
     },
   ];
 }
 
-/** The line with its crumb and binder as they are on the table. */
-function stocked(line: Line, table: OnTheTable): Line {
-  if (line.family !== 'pop' && line.family !== 'cakesicle') return line;
+/** Crumb, binder and chocolate as they are on the table. */
+function stocked(line: Line, table: OnTheTable): Choice {
+  const { cakeG, frostingShare, biscuitG, binder, chocolate } = table;
+  const dough = doughIn(line);
   const crumb = [
-    ...(table.cakeG > 0
-      ? [
-          {
-            from: 'leftovers' as const,
-            massG: table.cakeG,
-            frostingShare: table.frostingShare,
-            scraped: false,
-            crumb: 'average' as const,
-          },
-        ]
+    ...(cakeG > 0
+      ? [{ from: 'leftovers', massG: cakeG, frostingShare, scraped: false, crumb: 'average' } as const]
       : []),
-    ...(table.biscuitG > 0 ? [{ from: 'biscuit' as const, massG: table.biscuitG }] : []),
+    ...(biscuitG > 0 ? [{ from: 'biscuit', massG: biscuitG } as const] : []),
   ];
-  const binder = table.binder ? { ...line.binder, kind: table.binder.kind } : line.binder;
-  if (line.family === 'pop') {
-    const coat = line.coat && table.chocolate ? { ...line.coat, kind: table.chocolate.kind } : line.coat;
-    return { ...line, crumb, binder, coat };
-  }
-  return { ...line, crumb, binder, ...(table.chocolate ? { kind: table.chocolate.kind } : {}) };
+  return {
+    crumb,
+    ...(binder && dough ? { binder: { ...dough.binder, kind: binder.kind } } : {}),
+    ...(chocolate ? inChocolate(line, chocolate.kind) : {}),
+  };
 }
 
-function planned(line: Line, kitchen: KitchenDoc, formulas: readonly FormulaDoc[]): LinePlan | null {
+/** The chocolate on the table, where the line takes its own from. */
+function inChocolate(line: Line, kind: ChocolateKind): Choice {
+  switch (line.family) {
+    case 'cakesicle':
+      return { kind };
+    case 'pop':
+      return line.coat ? { coat: { ...line.coat, kind } } : {};
+    case 'cupcake':
+    case 'mini':
+    case 'mug':
+      return {};
+  }
+}
+
+function planOf(line: Line, kitchen: KitchenDoc, formulas: readonly FormulaDoc[]): LinePlan | null {
   const run: RunDoc = {
     kind: 'run',
-    version: 1,
+    version: 2,
     id: 'run-thought-of',
     name: 'Thought of',
     createdAt: 0,
@@ -167,31 +157,20 @@ function planned(line: Line, kitchen: KitchenDoc, formulas: readonly FormulaDoc[
   return plan?.planned ? plan : null;
 }
 
-function count(line: Line, kitchen: KitchenDoc, formulas: readonly FormulaDoc[]): number | null {
-  return planned(line, kitchen, formulas)?.figure('count.made').value ?? null;
-}
-
-function missingOf(plan: LinePlan, table: OnTheTable): MissingThing[] {
-  const v = (id: string) => (plan.has(id) ? plan.figure(id).value : 0);
+function missingOf({ pots, parts, materials, line }: LinePlan, table: OnTheTable): MissingThing[] {
   const out: MissingThing[] = [];
   const grams = (what: string, needed: number, there: number) => {
     if (needed - there > WORTH_G) out.push({ what, amount: needed - there, by: 'g' });
   };
-  const binder = plan.family === 'pop' || plan.family === 'cakesicle' ? plan.line.binder.kind : 'binder';
-  grams(binder, v('binder.added'), table.binder?.massG ?? 0);
-  const kind =
-    plan.family === 'cakesicle' ? plan.line.kind : plan.family === 'pop' ? plan.line.coat?.kind : null;
-  if (kind) {
-    const melt = plan.figures.reduce(
-      (sum, { id, value }) => (/^pot\.\d+\.melt$/.test(id) ? sum + value : sum),
-      0,
-    );
-    const name = kind === 'compound' ? 'compound coating' : `${kind} chocolate`;
-    grams(name, melt, table.chocolate?.massG ?? 0);
+  const dough = doughIn(line);
+  if (dough) grams(dough.binder.kind, parts.dough?.added.value ?? 0, table.binder?.massG ?? 0);
+  const [pot] = pots;
+  if (pot) {
+    const melt = pots.reduce((sum, one) => sum + one.melt.value, 0);
+    grams(MISSING.chocolate(pot.kind), melt, table.chocolate?.massG ?? 0);
   }
-  const sticks = plan.has('stick.volume') || (plan.family === 'pop' && plan.line.stick);
-  const made = v('count.made');
-  if (sticks && table.sticks !== null && made > table.sticks)
-    out.push({ what: 'sticks', amount: made - table.sticks, by: 'pieces' });
+  const sticks = materials.find(({ what }) => what.is === 'sticks')?.amount.value ?? 0;
+  if (table.sticks !== null && sticks > table.sticks)
+    out.push({ what: MISSING.sticks, amount: sticks - table.sticks, by: 'pieces' });
   return out;
 }

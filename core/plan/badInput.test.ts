@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { FAMILY_FILES } from '../../demo/families';
 import { readRunFile } from '../exchange/read';
 import { planWhole } from '.';
+import { dayOf, warningsOf } from '../schedule';
 
 const FILES = Object.values(FAMILY_FILES);
 type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
@@ -46,7 +47,15 @@ function tried(data: unknown): 'refused' | 'unplanned' | 'planned' {
       continue;
     }
     // Everything that is told must be tellable.
-    void [line.figures, line.remainder, line.day, line.warnings, line.cautions, line.keeping, line.notes];
+    void [
+      line.figures,
+      line.remainder,
+      dayOf(line),
+      warningsOf(line),
+      line.cautions,
+      line.keeping,
+      line.notes,
+    ];
     void [line.strata, line.tests, line.allergens, line.needs];
   }
   return lines.every((line) => line.planned) ? 'planned' : 'unplanned';
@@ -102,14 +111,14 @@ describe('bad input', () => {
   it('names a weigh-in that cannot be: more crumb than cake, more cake than batter', () => {
     const pops = FAMILY_FILES.pops;
     if (!pops) throw new Error('the demo has pops');
-    const stating = (stated: Record<string, number>) => {
+    const stating = (measured: Record<string, number>) => {
       const [first] = pops.run.lines;
       if (!first) throw new Error('with a line');
-      const [line] = planWhole({ ...pops, run: { ...pops.run, lines: [{ ...first, stated }] } }).lines;
+      const [line] = planWhole({ ...pops, run: { ...pops.run, lines: [{ ...first, measured }] } }).lines;
       return line?.planned === false ? line.fault : null;
     };
     expect(stating({ 'crumb.1.cake': 1200, 'crumb.1': 1300 })).toMatchObject({
-      field: 'stated',
+      field: 'measured',
       figureId: 'crumb.1',
       fault: '"Crumb of it" is stated as 1300 g; it cannot be more than 1200 g.',
     });

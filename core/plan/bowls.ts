@@ -1,6 +1,6 @@
 import type { RunDoc } from '../model/documents';
 import { plainFormulaId } from '../model/references';
-import type { Batch, BatchIngredient } from './chain';
+import type { Batch, BatchIngredient } from './emitted';
 import type { RunPlan } from './plan';
 
 /** A bowl that is weighed out once, for one line or for several. */
@@ -8,12 +8,11 @@ export interface Bowl {
   readonly batch: Batch;
   /** The line whose plan holds its figures; null for what the lines share. */
   readonly lineId: string | null;
-  /** Figure of what is in it, g. */
-  readonly mixedId: string;
 }
 
 /** Under this key stands what is ticked off of a bowl. */
-export const tickKey = (batch: Batch, item: BatchIngredient): string => `${batch.formula.id}:${item.key}`;
+export const tickKey = ({ formula, tickPrefix }: Batch, { place }: BatchIngredient): string =>
+  `${formula.id}:${tickPrefix}${place}`;
 
 /** All that is ticked off in a run, also what earlier versions kept on its lines. */
 export function ticksOf(run: RunDoc): ReadonlySet<string> {
@@ -42,12 +41,12 @@ export function bowlsOf(run: Pick<RunDoc, 'lines'>, whole: RunPlan): Bowl[] {
           ? [other.line.id]
           : [],
       );
-      out.push({ batch: { ...batch, lineIds: sharing }, lineId: plan.line.id, mixedId: batch.mixedId });
+      out.push({ batch: { ...batch, lineIds: sharing }, lineId: plan.line.id });
     }
   }
   // What goes into other things is made before them.
   const shared = [...(whole.components?.batches ?? [])].reverse();
-  for (const batch of shared) out.push({ batch, lineId: null, mixedId: batch.mixedId });
+  for (const batch of shared) out.push({ batch, lineId: null });
   const order = new Map(run.lines.map((line, i) => [line.id, i]));
   const at = ({ lineId }: Bowl) => (lineId === null ? run.lines.length : (order.get(lineId) ?? 0));
   return out.sort((a, b) => at(a) - at(b));

@@ -1,54 +1,58 @@
 import type { FormulaDoc, Makes } from '../model/documents';
-import { type DeriveSpec, type Figure, type RangeCause } from '../figure';
-import type { Batch, ChainPlan } from './chain';
-import { addBatch, addBowlLoss } from './links/batch';
-import type { RunContext } from './lookup';
-import { Figures } from './figures';
+import {
+  over,
+  without,
+  type Explained,
+  type Figure,
+  type LaidOut,
+  type Move,
+  type Ref,
+  type Words,
+} from '../figure';
+import { COMPONENT } from './components.words';
+import type { RunContext } from './context';
+import type { Batch, BatchPart } from './emitted';
+import { PlanFigures } from './figures';
+import type { LinePlan } from './linePlan';
+import { addBatch, addBowlLoss } from './stations/batch';
 
 /** What the lines of a run share: each formula once, for all that need it. */
-export interface ComponentsPlan {
+export interface ComponentsPlan extends Explained {
   readonly batches: readonly Batch[];
+  readonly ledger: PlanFigures;
   readonly figures: readonly Figure[];
   readonly figure: (id: string) => Figure;
   readonly has: (id: string) => boolean;
-  readonly causes: (id: string) => readonly RangeCause[];
-  readonly sums: () => readonly DeriveSpec[];
+  readonly sums: () => readonly LaidOut[];
+  readonly movesOf: (id: string) => readonly Move[];
 }
 
+/** Something that is wanted of a formula, and by whom: a figure of a line's ledger, or of this one's own. */
 interface Demand {
   readonly formulaId: string;
   readonly makes: Makes;
-  /** Who asks: a line, or another formula. */
-  readonly by: string;
+  readonly by: Words;
   readonly lineIds: readonly string[];
-  readonly massG: number;
-  readonly spreadG: number;
+  readonly from: PlanFigures;
+  readonly mass: Ref<'g'>;
+  /** A part is weighed out: what its grams were reckoned from widens nothing here. */
+  readonly exact: boolean;
 }
 
-const USES: Readonly<Record<Makes, string>> = {
-  batter: 'Batter',
-  filling: 'Filling',
-  frosting: 'Frosting',
-  binder: 'Binder',
-  coat: 'Coat',
-  topping: 'Topping',
-};
-
 /** Sums up what lines and formulas need of other formulas, and scales each once: eggs are rounded once, too. */
-export function planComponents(run: RunContext, plans: readonly ChainPlan[]): ComponentsPlan | null {
-  const demands = plans.flatMap((plan) => demandsOf(plan));
+export function planComponents(run: RunContext, plans: readonly LinePlan[]): ComponentsPlan | null {
+  const demands = plans.flatMap(demandsOf);
   const seen = new Set<string>();
   for (const plan of plans) {
-    for (const batch of plan.batches) {
+    for (const { formula, parts, lineIds } of plan.batches) {
       // A bowl that lines share is one bowl: its parts are wanted once.
-      if (seen.has(batch.formula.id)) continue;
-      seen.add(batch.formula.id);
-      const p = batch.mixedId.replace(/batter\.mixed$/, '');
-      demands.push(...partDemands(batch.formula, batch.lineIds, (k) => plan.figure(`${p}part.${k}`)));
+      if (seen.has(formula.id)) continue;
+      seen.add(formula.id);
+      demands.push(...partDemands(formula, parts, lineIds, plan.ledger));
     }
   }
   if (demands.length === 0) return null;
-  const ledger = new Figures({ ...run.kitchen.stated, ...run.stated });
+  const ledger = new PlanFigures('shared', run.measured, run.beliefs);
   const batches: Batch[] = [];
   const open = new Set(demands.map(({ formulaId }) => formulaId));
   while (open.size > 0) {
@@ -62,48 +66,49 @@ export function planComponents(run: RunContext, plans: readonly ChainPlan[]): Co
       demands.filter(({ formulaId }) => formulaId === next),
     );
     batches.push(batch);
-    const parts = partDemands(batch.formula, batch.lineIds, (k) => ledger.figure(`${next}/part.${k}`));
+    const parts = partDemands(batch.formula, batch.parts, batch.lineIds, ledger);
     for (const demand of parts) open.add(demand.formulaId);
     demands.push(...parts);
   }
   return {
     batches,
+    ledger,
     figures: ledger.figures(),
     figure: (id) => ledger.figure(id),
     has: (id) => ledger.has(id),
     causes: (id) => ledger.causes(id),
+    laidOut: (id) => ledger.laidOut(id),
     sums: () => ledger.sums(),
+    movesOf: (id) => ledger.movesOf(id),
   };
 }
 
-function demandsOf(plan: ChainPlan): Demand[] {
-  return plan.needs.map(({ formulaId, makes, figureId }) => {
-    const { value, low, high } = plan.figure(figureId);
-    return {
-      formulaId,
-      makes,
-      by: `${USES[makes]} of line ${plan.line.id}`,
-      lineIds: [plan.line.id],
-      massG: value,
-      spreadG: (high - low) / 2,
-    };
-  });
-}
-
-function partDemands(
-  formula: FormulaDoc,
-  lineIds: readonly string[],
-  figure: (k: number) => Figure,
-): Demand[] {
-  return (formula.parts ?? []).map((part, i) => ({
-    formulaId: part.formulaId,
-    makes: 'topping' as const,
-    by: `Part of ${formula.name}`,
-    lineIds,
-    massG: figure(i + 1).value,
-    spreadG: 0,
+const demandsOf = ({ needs, line, ledger }: LinePlan): Demand[] =>
+  needs.map(({ formulaId, makes, mass }) => ({
+    formulaId,
+    makes,
+    by: COMPONENT.ofLine(makes, line.id),
+    lineIds: [line.id],
+    from: ledger,
+    mass,
+    exact: false,
   }));
-}
+
+const partDemands = (
+  { name }: FormulaDoc,
+  parts: readonly BatchPart[],
+  lineIds: readonly string[],
+  from: PlanFigures,
+): Demand[] =>
+  parts.map(({ formulaId, mass }) => ({
+    formulaId,
+    makes: 'topping',
+    by: COMPONENT.partOf(name),
+    lineIds,
+    from,
+    mass,
+    exact: true,
+  }));
 
 function contains(run: RunContext, id: string, part: string): boolean {
   return (run.formula(id).doc.parts ?? []).some(
@@ -111,43 +116,35 @@ function contains(run: RunContext, id: string, part: string): boolean {
   );
 }
 
-function addComponent(ledger: Figures, run: RunContext, id: string, demands: readonly Demand[]): Batch {
-  const { doc, read } = run.formula(id);
-  const p = `${id}/`;
-  const makes = doc.makes ?? demands[0]?.makes ?? 'topping';
-  const needIds = demands.map(({ by, massG, spreadG }, i) => {
-    const needId = `${p}need.${i + 1}`;
-    ledger.root(needId, by, 'g', massG, spreadG, 'counted', 'As the sums of that line come to.');
-    return needId;
-  });
-  addBowlLoss(ledger, p);
-  ledger.total(`${p}asked`, `${doc.name}, asked for`, 'g', needIds, 'By all lines and formulas of the run.');
-  ledger.calc(
-    `${p}needed`,
-    `${doc.name} needed`,
-    'g',
-    `{${p}asked} ÷ (1 − {${p}bowl.lossShare})`,
-    (asked = 0, lost = 0) => asked / (1 - lost),
-    'And what the bowl keeps.',
+function addComponent(ledger: PlanFigures, run: RunContext, id: string, demands: readonly Demand[]): Batch {
+  const formula = run.formula(id);
+  const { doc, read } = formula;
+  const f = ledger.within(`${id}/`);
+  const needs = demands.map(({ by, from, mass, exact }, i) =>
+    exact
+      ? f.given(`need.${i + 1}`, by, 'g', mass.value, 'counted')
+      : f.bring(`need.${i + 1}`, by, from, mass),
   );
-  if (ledger.value(`${p}needed`) <= 0)
-    ledger.given(`${p}none`, 'Nothing needed', 'g', 0, 'counted', 'No piece takes any of it.');
-  const batch = addBatch(ledger, {
-    p,
-    formula: doc,
-    read,
+  const bowlLoss = addBowlLoss(f);
+  const asked = f.total('asked', COMPONENT.asked(doc.name), 'g', needs);
+  const needed = f.sum('needed', COMPONENT.needed(doc.name), 'g', over(asked, without(bowlLoss)));
+  const bowl = addBatch(f, {
+    formula,
     eggs: 'follow',
-    neededId: `${p}needed`,
+    needed,
     othersG: 0,
-    mixedId: `${p}mixed`,
-    mixedLabel: `${doc.name} in the bowl`,
+    mixed: { id: 'mixed', label: COMPONENT.inTheBowl(doc.name) },
   });
   return {
-    ...batch,
     id,
-    makes,
+    makes: doc.makes ?? demands[0]?.makes ?? 'topping',
     formula: doc,
-    mixedId: `${p}mixed`,
+    tickPrefix: `${id}/`,
+    mixed: bowl.mixed,
+    ingredients: bowl.ingredients,
+    parts: bowl.parts,
+    eggs: bowl.eggs,
+    toTaste: read.weighed.toTaste,
     lineIds: [...new Set(demands.flatMap(({ lineIds }) => lineIds))],
   };
 }

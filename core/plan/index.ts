@@ -1,24 +1,45 @@
+export { isNutty } from './allergens';
+export { bowlsOf, tickKey, ticksOf, withTicks } from './bowls';
+export type { Bowl } from './bowls';
+export type { ComponentsPlan } from './components';
+export type { PlanFault, PlanFile } from './context';
 export type {
-  BatchIngredient,
-  BatterPlan,
   Batch,
-  ChainPlan,
+  BatchIngredient,
+  ColdNeed,
+  CutSays,
   EggChoice,
+  Hold,
   Limit,
   LotPlan,
+  Material,
+  MaterialIs,
   Need,
+  Pot,
+  Preparation,
+  Resource,
   Stratum,
+  SumsSection,
   Supply,
-  TimedStep,
-} from './chain';
-export type { ComponentsPlan } from './components';
-export type { CupcakePlan, MiniWellsPlan, WellsPlan } from './families/wells';
-export type { OvenQuestion } from './families/wellsBake';
-export type { LoadPlan } from './families/wellsCount';
+  Task,
+  TaskDoes,
+  Use,
+} from './emitted';
+export { gramsText } from './figures';
 export type { FinishKind, FinishWords } from './finish';
-export { readOnce } from './lookup';
-export type { PlanFault } from './lookup';
+export type { Drawing, LinePlan, Parts } from './linePlan';
+export { PlanMemory } from './memory';
 export { planRun, planWhole } from './plan';
-export type { LinePlan, PlannedLine, RunPlan } from './plan';
-export type { Attempted, Unplanned } from './runPlanner';
+export type { PlannedLine, RunPlan, Unplanned } from './plan';
 export type { Offer, Remainder } from './remainder';
+export { SECTION_WORDS, WEIGH_WORDS } from './sections.words';
+export type { OvenQuestion } from './stations/bake';
+export { isBaked, kindOf } from './stations/bind';
+export type { LoadPlan } from './stations/loads';
+export { scoopings, scoopsOf } from './stations/scoop';
+export { lengthS } from './task';
+export { taskWords } from './tasks.words';
+export { warning } from './warnings.words';
+export type { Warning } from './warnings.words';
+export { weighOut } from './weighOut';
+export { whyText } from './whyText';

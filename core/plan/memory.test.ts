@@ -40,7 +40,7 @@ const step: fc.Arbitrary<Step> = fc.oneof(
         withLines(
           file,
           file.run.lines.map((line, k) =>
-            k === at(file, i) ? { ...line, stated: { 'batter.mixed': grams } } : line,
+            k === at(file, i) ? { ...line, measured: { 'batter.mixed': grams } } : line,
           ),
         ),
   ),
@@ -72,7 +72,7 @@ describe('a run planned with a memory', () => {
   it('is what planning it anew gives, whatever was changed before', () => {
     fc.assert(
       fc.property(fc.array(step, { minLength: 1, maxLength: 8 }), (steps) => {
-        const memory = new PlanMemory<PlannedLine>();
+        const memory = new PlanMemory();
         let file = EVENING;
         planWhole(file, null, memory);
         for (const change of steps) {
@@ -85,7 +85,7 @@ describe('a run planned with a memory', () => {
   });
 
   it('hands back the lines that a change leaves alone, and those alone', () => {
-    const memory = new PlanMemory<PlannedLine>();
+    const memory = new PlanMemory();
     const before = planRun(EVENING, null, memory);
     const [first, ...others] = EVENING.run.lines;
     if (!first) throw new Error('the evening has lines');
@@ -101,7 +101,7 @@ describe('a run planned with a memory', () => {
   });
 
   it('draws a sampled plan anew every time', () => {
-    const memory = new PlanMemory<PlannedLine>();
+    const memory = new PlanMemory();
     const kept = planRun(EVENING, null, memory);
     const drawn = planRun(EVENING, { root: (_id, value) => value * 1.01, held: () => undefined }, memory);
     expect(drawn[0]).not.toBe(kept[0]);

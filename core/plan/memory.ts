@@ -1,40 +1,43 @@
+import { Readings } from '../formula';
 import type { FormulaDoc, KitchenDoc, Line } from '../model/documents';
-import type { BatterNeed } from './families/planning';
-import type { PlanFile } from './runPlanner';
+import type { PlanFile } from './context';
+import type { BatterNeed } from './emitted';
+import type { PlannedLine } from './plan';
 
 /** A line as it was planned, and from what of the other lines. */
-interface Remembered<R> {
+interface Remembered {
   /** What was weighed of a bowl that it shares, as another line states it. */
   readonly pin: number | undefined;
   readonly needs: readonly BatterNeed[];
   /** What the others needed of the same batters, g by formula. */
   readonly others: ReadonlyMap<string, number>;
-  readonly result: R;
+  readonly result: PlannedLine;
 }
 
 interface Base {
   readonly kitchen: KitchenDoc;
   readonly formulas: readonly FormulaDoc[];
-  readonly stated: string;
+  readonly measured: string;
   readonly asOf: string | undefined;
   readonly readyAt: string;
 }
 
 /**
  * Lines planned before, so that a change of one line plans that line anew, with those that share its batter, and no
- * other. Documents are told apart as objects: they are replaced, never changed. Holds no line alive. What it hands
- * back is what planning anew would give.
+ * other; and formulas read before. Documents are told apart as objects: they are replaced, never changed. Holds no line
+ * alive. What it hands back is what planning anew would give.
  */
-export class PlanMemory<R> {
+export class PlanMemory {
+  readonly readings = new Readings();
   private base: Base | null = null;
-  private lines = new WeakMap<Line, Remembered<R>>();
+  private lines = new WeakMap<Line, Remembered>();
 
   /** To be called before a run is planned: forgets all where what every line rests on has changed. */
   open({ run, formulas, kitchen, asOf }: PlanFile): void {
     const next: Base = {
       kitchen,
       formulas,
-      stated: JSON.stringify(run.stated ?? {}),
+      measured: JSON.stringify(run.measured ?? {}),
       asOf,
       readyAt: run.readyAt,
     };
@@ -42,7 +45,7 @@ export class PlanMemory<R> {
     const holds =
       was !== null &&
       was.kitchen === next.kitchen &&
-      was.stated === next.stated &&
+      was.measured === next.measured &&
       was.asOf === next.asOf &&
       was.readyAt === next.readyAt &&
       was.formulas.length === formulas.length &&
@@ -51,12 +54,12 @@ export class PlanMemory<R> {
     this.base = next;
   }
 
-  recall(line: Line, pin: number | undefined): Remembered<R> | null {
+  recall(line: Line, pin: number | undefined): Remembered | null {
     const known = this.lines.get(line);
     return known && known.pin === pin ? known : null;
   }
 
-  keep(line: Line, remembered: Remembered<R>): void {
+  keep(line: Line, remembered: Remembered): void {
     this.lines.set(line, remembered);
   }
 }

@@ -1,19 +1,24 @@
+import type { FormulaDoc, Line } from '../model/documents';
+import { plainFormulaId, referencesOf } from '../model/references';
 import { OutOfBounds, type Sampling } from '../figure';
-import type { Line } from '../model/documents';
-import type { ChainPlan } from './chain';
+import type { Readings } from '../formula';
 import { planComponents, type ComponentsPlan } from './components';
-import { planCakesicle, type CakesiclePlan } from './families/cakesicle';
-import { planCubes, type CubePlan } from './families/cubes';
-import { planMug, type MugPlan } from './families/mug';
-import type { Planning } from './families/planning';
-import { planPop, type PopPlan } from './families/pop';
-import { planWells, type CupcakePlan, type MiniWellsPlan } from './families/wells';
-import { runContext, Unplannable, type PlanFault, type RunContext } from './lookup';
-import type { PlanMemory } from './memory';
-import { faultOf, planRunWith, type Attempted, type PlanFile } from './runPlanner';
+import { runContext, Unplannable, type PlanFault, type PlanFile, type RunContext } from './context';
+import type { BatterNeed } from './emitted';
+import { planningOf } from './families';
+import { faultWords } from './faults.words';
+import type { LinePlan, Planning } from './linePlan';
+import { sameNeeds, type PlanMemory } from './memory';
 
-export type LinePlan = CupcakePlan | MiniWellsPlan | CubePlan | PopPlan | CakesiclePlan | MugPlan;
-export type PlannedLine = Attempted<LinePlan>;
+/** A line that cannot be planned, and what would mend it. */
+export interface Unplanned {
+  readonly planned: false;
+  readonly line: Line;
+  readonly formula: FormulaDoc | null;
+  readonly fault: PlanFault;
+}
+
+export type PlannedLine = LinePlan | Unplanned;
 
 /** A run planned whole: its lines, and what is made once for all of them. */
 export interface RunPlan {
@@ -24,44 +29,138 @@ export interface RunPlan {
   readonly fault: PlanFault | null;
 }
 
-/** Plans every line of a run, of whatever family. `sampling` draws the roots anew, for checking ranges. */
+/**
+ * Plans every line of a run, of whatever family. With a memory, lines planned before from the same things are handed
+ * back as they were; sampled plans are never remembered.
+ * @param sampling draws the roots anew, for checking ranges
+ * @param readings formulas read before, where there is no memory that has them
+ */
 export function planRun(
   file: PlanFile,
   sampling: Sampling | null = null,
-  memory: PlanMemory<PlannedLine> | null = null,
+  memory: PlanMemory | null = null,
+  readings: Readings | undefined = memory?.readings,
 ): PlannedLine[] {
-  return planRunWith(planningOf, file, sampling, memory);
+  return planLines(runContext(file, readings), file, sampling, memory);
 }
 
-/** Plans a run with what its lines have in common. A memory spares the lines that have not changed. */
+/** Plans a run with what its lines have in common. */
 export function planWhole(
   file: PlanFile,
   sampling: Sampling | null = null,
-  memory: PlanMemory<PlannedLine> | null = null,
+  memory: PlanMemory | null = null,
+  readings: Readings | undefined = memory?.readings,
 ): RunPlan {
-  const lines = planRun(file, sampling, memory);
-  const planned = lines.flatMap((line): ChainPlan[] => (line.planned ? [line] : []));
+  const context = runContext(file, readings);
+  const lines = planLines(context, file, sampling, memory);
+  const planned = lines.flatMap((line): LinePlan[] => (line.planned ? [line] : []));
   if (planned.length < lines.length) return { lines, components: null, fault: null };
   try {
-    return { lines, components: planComponents(runContext(file), planned), fault: null };
+    return { lines, components: planComponents(context, planned), fault: null };
   } catch (error) {
-    if (error instanceof Unplannable) return { lines, components: null, fault: error.fault };
-    if (error instanceof OutOfBounds) return { lines, components: null, fault: faultOf(error.at) };
-    throw error;
+    return { lines, components: null, fault: unplannableOf(error).fault };
   }
 }
 
-function planningOf(context: RunContext, line: Line, sampling: Sampling | null): Planning<LinePlan> {
-  switch (line.family) {
-    case 'cupcake':
-      return planWells(context, line, sampling);
-    case 'mini':
-      return line.style === 'cubes' ? planCubes(context, line, sampling) : planWells(context, line, sampling);
-    case 'pop':
-      return planPop(context, line, sampling);
-    case 'cakesicle':
-      return planCakesicle(context, line, sampling);
-    case 'mug':
-      return planMug(context, line, sampling);
+function planLines(
+  context: RunContext,
+  file: PlanFile,
+  sampling: Sampling | null,
+  memory: PlanMemory | null,
+): PlannedLine[] {
+  const kept = sampling === null ? memory : null;
+  kept?.open(file);
+  const { lines } = file.run;
+  const pins = sharedPins(lines);
+  const started = lines.map((line) => {
+    const pin = pins.get(plainFormulaId(line) ?? '');
+    const known = kept?.recall(line, pin) ?? null;
+    if (known) return { line, pin, known, begun: null, needs: known.needs };
+    const begun = begin(context, withPin(line, pin), sampling);
+    return { line, pin, known, begun, needs: 'work' in begun ? begun.needs : [] };
+  });
+  return started.map(({ line, pin, known, begun, needs }) => {
+    const others = new Map<string, number>();
+    for (const other of started) {
+      if (other.line === line) continue;
+      for (const { formulaId, massG } of other.needs) {
+        if (needs.some((need) => need.formulaId === formulaId))
+          others.set(formulaId, (others.get(formulaId) ?? 0) + massG);
+      }
+    }
+    if (known && sameNeeds(known.others, others)) return known.result;
+    const one = begun ?? begin(context, withPin(line, pin), sampling);
+    const result = 'work' in one ? finish(one, others) : one;
+    kept?.keep(line, { pin, needs, others, result });
+    return result;
+  });
+}
+
+interface Begun {
+  readonly line: Line;
+  readonly work: Planning;
+  readonly needs: readonly BatterNeed[];
+}
+
+function begin(context: RunContext, line: Line, sampling: Sampling | null): Begun | Unplanned {
+  return attempt(line, () => {
+    // All that a line rests on is looked up first: what is told later cannot fail for want of it.
+    for (const { kind, id } of referencesOf(line)) {
+      if (kind === 'formula') checkFormulaTree(context, id);
+      else context.thing(kind, id);
+    }
+    const work = planningOf(context, line, sampling);
+    const first = work.next();
+    if (first.done) throw new Error('invariant: a line says what batter it needs');
+    return { line, work, needs: first.value };
+  });
+}
+
+function finish(one: Begun, others: ReadonlyMap<string, number>): PlannedLine {
+  return attempt(one.line, () => {
+    const done = one.work.next({ others });
+    if (!done.done) throw new Error('invariant: a line asks for batter once');
+    return done.value;
+  });
+}
+
+function checkFormulaTree(context: RunContext, id: string): void {
+  for (const part of context.formula(id).doc.parts ?? []) checkFormulaTree(context, part.formulaId);
+}
+
+function attempt<T>(line: Line, work: () => T): T | Unplanned {
+  try {
+    return work();
+  } catch (error) {
+    return { planned: false, line, ...unplannableOf(error) };
   }
 }
+
+/** What cannot be planned is told; anything else that goes wrong is a fault of this program and stays one. */
+function unplannableOf(error: unknown): { readonly formula: FormulaDoc | null; readonly fault: PlanFault } {
+  if (error instanceof Unplannable) return { formula: error.formula, fault: error.fault };
+  if (error instanceof OutOfBounds) {
+    const { id, ...at } = error.at;
+    const why = { code: 'measured out of bounds', ...at } as const;
+    return { formula: null, fault: { field: 'measured', figureId: id, why, ...faultWords(why) } };
+  }
+  throw error;
+}
+
+/** Under this id stands the bowl that lines share: what one line weighed of it holds for the others. */
+const BOWL_ID = 'batter.mixed';
+
+/** Weighed bowls by formula, g. */
+function sharedPins(lines: readonly Line[]): ReadonlyMap<string, number> {
+  const pins = new Map<string, number>();
+  if (lines.length < 2) return pins;
+  for (const line of lines) {
+    const pin = line.measured[BOWL_ID];
+    const formulaId = plainFormulaId(line);
+    if (formulaId && pin !== undefined && !pins.has(formulaId)) pins.set(formulaId, pin);
+  }
+  return pins;
+}
+
+const withPin = (line: Line, pin: number | undefined): Line =>
+  pin === undefined ? line : { ...line, measured: { ...line.measured, [BOWL_ID]: pin } };

@@ -1,13 +1,134 @@
-import type { Fault } from '../quantity';
-import type { RunContext } from './lookup';
+import { ALLERGEN_NAMES } from '../caution/allergens.table';
+import type { KitchenDoc, Lot } from '../model/documents';
+import type { Ref } from '../figure';
+import { BICARBONATE_WAIT_MIN, BOWLS, type MethodDef } from '../process/batter.table';
+import { COAT } from '../process/coat.table';
+import { HANDS } from '../process/oven.table';
+import { MICROWAVE } from '../process/microwave.table';
+import type { KnownFormula } from './context';
+import type { LotPlan } from './emitted';
+import { isNutty, nutsIn } from './allergens';
+import type { FinishWords } from './finish';
+import type { BakePart } from './stations/bake';
+import type { CoatPart } from './stations/coat';
+import type { LoadPlan } from './stations/loads';
+import { warning, type Warning } from './warnings.words';
 
-/** A latest safe start that has gone by. */
-export function lateFault({ asOfMin }: RunContext, startMin: number): Fault[] {
-  if (asOfMin === null || startMin >= asOfMin) return [];
-  return [
-    {
-      fault: `The latest safe start was ${Math.round(asOfMin - startMin)} min ago.`,
-      mend: 'Move the hour it must be ready, make fewer, or leave out softening by hand: cut butter small, warm eggs in water.',
-    },
-  ];
+/** A lot promised free of nuts that holds them, or stands beside pieces that do. */
+export function nutWarnings(lots: readonly Lot[], planned: readonly LotPlan[]): Warning[] {
+  const nutty = planned.filter(({ allergens }) => isNutty(allergens));
+  return lots
+    .filter((lot) => lot.nutFree === true)
+    .flatMap((lot): Warning[] => {
+      const own = nutty.find(({ id }) => id === lot.id);
+      if (own) {
+        const holds = nutsIn(own.allergens).map((one) => ALLERGEN_NAMES[one]);
+        return [warning({ code: 'nut promise broken', lot: lot.name, holds })];
+      }
+      return nutty.length === 0 ? [] : [warning({ code: 'nuts beside', lot: lot.name })];
+    });
+}
+
+/** How the cake ends in its well. */
+export const finishWarnings = ({ name, warning: mend }: FinishWords): Warning[] =>
+  mend ? [warning({ code: 'finish', name, mend })] : [];
+
+export const unreadWarnings = ({ read }: KnownFormula): Warning[] =>
+  read.unread > 0 ? [warning({ code: 'lines unread', lines: read.unread })] : [];
+
+/** Minutes that the last load's batter waits between mixing and the oven. */
+export function lastLoadWaitsMin(loads: readonly number[], bakeTimeS: number, turnaroundS: number): number {
+  return loads.length <= 1
+    ? 0
+    : ((loads.length - 1) * (bakeTimeS + turnaroundS) + (loads[0] ?? 0) * HANDS.fillWellS) / 60;
+}
+
+/** Batter that loses its lift before the last load goes in. */
+export function waitWarnings(
+  { read }: KnownFormula,
+  method: MethodDef,
+  { sizes }: LoadPlan,
+  bake: BakePart,
+): Warning[] {
+  const waitMin = lastLoadWaitsMin(sizes, bake.time.value, bake.turnaround.value);
+  const raises = (role: string) => read.lines.some((l) => l.ingredient?.role === role);
+  const allowedMin =
+    raises('bicarbonate') && !raises('powder')
+      ? Math.min(BICARBONATE_WAIT_MIN, method.waitMin)
+      : method.waitMin;
+  return waitMin > allowedMin ? [warning({ code: 'batter waits', waitMin, allowedMin })] : [];
+}
+
+export const scaleWarnings = (portion: Ref<'g'>, { scaleStepG }: KitchenDoc): Warning[] =>
+  portion.value < scaleStepG * 5 ? [warning({ code: 'scale too coarse' })] : [];
+
+/** Batter that no bowl of the kitchen mixes at once. */
+export function bowlWarnings(mixed: Ref<'g'>, density: Ref<'g/ml'>, kitchen: KitchenDoc): Warning[] {
+  const [largest] = [...(kitchen.bowls ?? [])].sort((a, b) => b.volumeMl - a.volumeMl);
+  const bowlMl = largest?.volumeMl ?? BOWLS.usualMl;
+  const batterMl = mixed.value / density.value;
+  const bowls = Math.ceil(batterMl / (BOWLS.fullestShare * bowlMl) - 1e-9);
+  return bowls <= 1
+    ? []
+    : [
+        warning({
+          code: 'bowl too small',
+          litres: batterMl / 1000,
+          bowl: largest?.name ?? null,
+          bowlLitres: bowlMl / 1000,
+          bowls,
+        }),
+      ];
+}
+
+/** A sheet may rise this much over its rim before it runs. Basis: as for wells. */
+const OVER_RIM = 1.3;
+export const sheetWarnings = (height: Ref<'mm'>, depthMm: number): Warning[] =>
+  height.value > depthMm * OVER_RIM
+    ? [warning({ code: 'sheet runs over', highMm: height.value, depthMm })]
+    : [];
+
+/** Room round a ball in its vessel, mm; and the heaviest that a stick holds, g. Basis: assumption; typical. */
+const ROUND_MM = 6;
+const STICK_HOLDS_G = 45;
+
+/** A vessel that does not fit, a coat too thick, a ball too heavy for its stick. */
+export function dipWarnings(coat: CoatPart, portion: Ref<'g'>, stick: boolean): Warning[] {
+  const { vessel, depth, solid, thickness } = coat;
+  const out: Warning[] = [];
+  if (vessel.depthMm < depth.value)
+    out.push(
+      warning({ code: 'vessel shallow', vessel: vessel.name, deepMm: vessel.depthMm, neededMm: depth.value }),
+    );
+  if (vessel.diameterMm < solid.height.value + ROUND_MM)
+    out.push(warning({ code: 'vessel narrow', vessel: vessel.name, ballMm: solid.height.value }));
+  if (thickness.value > COAT.shellTooThickMm) out.push(warning({ code: 'coat thick', mm: thickness.value }));
+  if (stick && portion.value > STICK_HOLDS_G) out.push(warning({ code: 'ball heavy' }));
+  return out;
+}
+
+export function shellWarnings(mm: number): Warning[] {
+  const { shellTooThinMm, shellTooThickMm, shellMm: usualMm } = COAT;
+  if (mm < shellTooThinMm) return [warning({ code: 'shell thin', mm, leastMm: shellTooThinMm, usualMm })];
+  if (mm > shellTooThickMm) return [warning({ code: 'shell thick', mm, mostMm: shellTooThickMm, usualMm })];
+  return [];
+}
+
+/** Longer than this in a microwave dries the rim, s; below this setting it cycles. Basis: typical. */
+const LONG_S = 600;
+const LOW_POWER = 0.5;
+
+export function mugWarnings(
+  filled: Ref<'share'>,
+  time: Ref<'s'>,
+  groups: readonly number[],
+  setting: number,
+): Warning[] {
+  const out: Warning[] = [];
+  if (filled.value > MICROWAVE.mugFullest + 0.02)
+    out.push(warning({ code: 'mug overfull', share: filled.value }));
+  if (time.value > LONG_S) out.push(warning({ code: 'microwave long' }));
+  if (new Set(groups).size > 1) out.push(warning({ code: 'groups uneven', groups }));
+  if (setting < LOW_POWER) out.push(warning({ code: 'low power' }));
+  return out;
 }

@@ -1,12 +1,12 @@
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../../demo';
 import { newCupcakeLine, type CupcakeLine, type KitchenDoc, type RunDoc } from '../model/documents';
-import { planRun, type CupcakePlan } from '.';
+import { planRun, type LinePlan } from '.';
 import { finishOf } from './finish';
 import { weighOut } from './weighOut';
 
 const RUN = demoRuns('2026-11-25T09:30')[0] as RunDoc;
 
-function plan(over: Partial<CupcakeLine> = {}, kitchen: Partial<KitchenDoc> = {}): CupcakePlan {
+function plan(over: Partial<CupcakeLine> = {}, kitchen: Partial<KitchenDoc> = {}): LinePlan {
   const line = newCupcakeLine({
     id: 'a',
     formulaId: 'formula-honey-thyme',
@@ -20,14 +20,14 @@ function plan(over: Partial<CupcakeLine> = {}, kitchen: Partial<KitchenDoc> = {}
     formulas: [...DEMO_FORMULAS],
     kitchen: { ...DEMO_KITCHEN, ...kitchen },
   });
-  if (!planned?.planned || planned.family !== 'cupcake') throw new Error('the demo can be planned');
+  if (!planned?.planned) throw new Error('the demo can be planned');
   return planned;
 }
 
-const amount = (planned: CupcakePlan, name: string, step = 1) => {
-  const item = planned.batter.ingredients.find((one) => one.name.includes(name));
+const amount = (planned: LinePlan, name: string, step = 1) => {
+  const item = planned.batches[0]?.ingredients.find((one) => one.name.includes(name));
   if (!item) throw new Error(`no ${name}`);
-  return weighOut(item, planned, step);
+  return weighOut(item, step);
 };
 
 describe('measuring out', () => {
@@ -52,17 +52,26 @@ describe('measuring out', () => {
   });
 
   it('weighs in ounces for who thinks in them', () => {
-    const item = planned.batter.ingredients[0];
+    const item = planned.batches[0]?.ingredients[0];
     if (!item) throw new Error('there is flour');
-    expect(weighOut(item, planned, 1, { mass: 'oz', temperature: 'C', decimal: '.' }).main).toBe('20.1 oz');
+    expect(weighOut(item, 1, { mass: 'oz', temperature: 'C', decimal: '.' }).main).toBe('20.1 oz');
   });
+});
+
+const known = (param: string, of: string, mean: number) => ({
+  param,
+  of,
+  mean,
+  spread: 0,
+  seen: 1,
+  since: null,
 });
 
 describe('what a kitchen has measured', () => {
   it('holds in every run, and gives way to what this run measured', () => {
-    const kitchen = { stated: { 'egg.mass': 54 } };
+    const kitchen = { beliefs: [known('egg.mass', 'kitchen', 54)] };
     expect(plan({}, kitchen).figure('egg.mass').value).toBe(54);
-    expect(plan({ stated: { 'egg.mass': 60 } }, kitchen).figure('egg.mass').value).toBe(60);
+    expect(plan({ measured: { 'egg.mass': 60 } }, kitchen).figure('egg.mass').value).toBe(60);
     expect(plan({}, kitchen).figure('batter.mixed').value - plan().figure('batter.mixed').value).toBeCloseTo(
       6 * 4,
       6,
@@ -70,10 +79,18 @@ describe('what a kitchen has measured', () => {
   });
 
   it('narrows the range of what rests on it', () => {
-    const width = (planned: CupcakePlan, id: string) => planned.figure(id).high - planned.figure(id).low;
-    const known = plan({}, { stated: { 'cake.density': 0.43, 'bake.lossShare': 0.1 } });
-    expect(width(known, 'finish.share')).toBeLessThan(0.5 * width(plan(), 'finish.share'));
-    const timed = plan({}, { stated: { 'bake.factor': 1.05 } });
+    const width = (planned: LinePlan, id: string) => planned.figure(id).high - planned.figure(id).low;
+    const exact = plan(
+      {},
+      {
+        beliefs: [
+          known('cake.density', 'formula:formula-honey-thyme', 0.43),
+          known('bake.lossShare', 'tin:tin-standard', 0.1),
+        ],
+      },
+    );
+    expect(width(exact, 'finish.share')).toBeLessThan(0.5 * width(plan(), 'finish.share'));
+    const timed = plan({}, { beliefs: [known('bake.factor', 'oven:oven-main', 1.05)] });
     expect(width(timed, 'bake.time')).toBeLessThan(0.8 * width(plan(), 'bake.time'));
   });
 });
@@ -95,8 +112,8 @@ describe('ovens and tins', () => {
   });
 
   it('loads as many tins as are owned and as fit', () => {
-    expect(plan().loads).toMatchObject({ tins: 2, wellsPerLoad: 24, sizes: [18, 18] });
-    expect(plan({ ovenId: 'oven-fan' }).loads).toMatchObject({
+    expect(plan().parts.loadPlan).toMatchObject({ tins: 2, wellsPerLoad: 24, sizes: [18, 18] });
+    expect(plan({ ovenId: 'oven-fan' }).parts.loadPlan).toMatchObject({
       tins: 1,
       wellsPerLoad: 12,
       sizes: [12, 12, 12],

@@ -8,8 +8,7 @@ import {
   type Ingredient,
   type NumberStyle,
 } from '../quantity';
-import type { Figure } from '../figure';
-import type { BatchIngredient } from './chain';
+import type { BatchIngredient } from './emitted';
 
 /** How to measure out one ingredient: what the hand does, and the same said another way. */
 export interface WeighOut {
@@ -40,14 +39,13 @@ function onScale(massG: number, stepG: number, style: NumberStyle): string {
  */
 export function weighOut(
   item: BatchIngredient,
-  plan: { readonly figure: (id: string) => Figure },
   scaleStepG: number,
   style: NumberStyle = PLAIN_STYLE,
 ): WeighOut {
-  const massG = plan.figure(item.figureId).value;
+  const massG = item.mass.value;
   const grams = onScale(massG, scaleStepG, style);
-  if (item.wholeFigureId) {
-    const count = formatNumber(plan.figure(item.wholeFigureId).value, 0, style.decimal);
+  if (item.whole) {
+    const count = formatNumber(item.whole.value, 0, style.decimal);
     return { main: count, beside: `${grams} without shell` };
   }
   const perSpoon = spoonG(item.line.ingredient);

@@ -1,7 +1,8 @@
 import { FAMILY_FILES } from '../../demo/families';
 import { lineSchema } from '../model/lines';
 import type { Line, RunFile } from '../model/documents';
-import { planRun, type LinePlan } from './plan';
+import { edit } from '../line';
+import { planRun, type LinePlan } from '.';
 import { differencesOf, questionsOf } from './whatIf';
 
 const EVENING = FAMILY_FILES.evening as RunFile;
@@ -23,8 +24,8 @@ describe('what if', () => {
         expect(alternatives.filter(({ now }) => now).length).toBeLessThanOrEqual(1);
         expect(new Set(alternatives.map(({ id }) => id)).size).toBe(alternatives.length);
         for (const alternative of alternatives) {
-          expect(lineSchema.safeParse(alternative.line).success).toBe(true);
-          expect(alternative.line.count).toBe(line.count);
+          expect(lineSchema.safeParse(edit(line, alternative.action)).success).toBe(true);
+          expect(edit(line, alternative.action).count).toBe(line.count);
         }
       }
     },
@@ -37,7 +38,7 @@ describe('what if', () => {
         .flatMap(({ alternatives }) => alternatives)
         .filter((one) => one.now);
       for (const one of now) {
-        const same = planned(one.line);
+        const same = planned(edit(line, one.action));
         expect(plan && same ? differencesOf(plan, same) : null).toEqual([]);
       }
     }
@@ -50,7 +51,7 @@ describe('what if', () => {
       .find(({ id }) => id === question)
       ?.alternatives.find(({ id }) => id === alternative);
     const before = planned(line);
-    const after = found ? planned(found.line) : null;
+    const after = found ? planned(edit(line, found.action)) : null;
     if (!before || !after) throw new Error('both can be planned');
     return new Map(
       differencesOf(before, after).map((one) => [one.before.id, one.after.value / one.before.value]),

@@ -1,14 +1,27 @@
-import type { KitchenDoc, Line } from '../model/documents';
-import { BINDER_FACTOR, BIND_SCHOOLS } from '../process/bind.table';
+import type {
+  CakesicleLine,
+  CoatChoice,
+  CubeLine,
+  CupcakeLine,
+  Fill,
+  FrostingChoice,
+  KitchenDoc,
+  Line,
+  MiniWellsLine,
+  MugLine,
+  PopLine,
+} from '../model/documents';
+import { choose, type Choice, type LineAction } from '../line';
+import type { AnyRef, Figure } from '../figure';
 import { FINISHES } from '../process/batter.table';
+import { BINDER_FACTOR, BIND_SCHOOLS } from '../process/bind.table';
 import { COAT } from '../process/coat.table';
 import { TOP_STYLES } from '../process/frost.table';
-import { DIP_SCHOOLS } from '../process/set.table';
-import type { Figure } from '../figure';
-import type { LinePlan } from './plan';
 import { scoopMl } from '../process/portion';
-import { scoopings } from './links/scoops';
-import { scoopsOf } from './scoops';
+import { DIP_SCHOOLS } from '../process/set.table';
+import type { LinePlan } from './linePlan';
+import { scoopings, scoopsOf } from './stations/scoop';
+import { ASK } from './whatIf.words';
 
 /** One way in which a line could be made otherwise. */
 export interface Alternative {
@@ -19,7 +32,7 @@ export interface Alternative {
   readonly detail: string;
   /** Whether the line is made so now. */
   readonly now: boolean;
-  readonly line: Line;
+  readonly action: LineAction;
 }
 
 /** A choice with its alternatives: which tin, which school. */
@@ -29,319 +42,308 @@ export interface Question {
   readonly alternatives: readonly Alternative[];
 }
 
-const without = (stated: Readonly<Record<string, number>>, ...ids: readonly string[]) =>
-  Object.fromEntries(Object.entries(stated).filter(([id]) => !ids.includes(id)));
-
 const keys = <K extends string>(table: Readonly<Record<K, unknown>>): K[] => Object.keys(table) as K[];
 
-/** All that can be asked of a line: another tin, vessel, mould, mug, thickness, school. One alternative is no question. */
-export function questionsOf(line: Line, kitchen: KitchenDoc, plan?: LinePlan): Question[] {
-  const all = [
-    ...ofVessels(line, kitchen),
-    ...ofFinish(line),
-    ...(plan ? ofScoops(line, kitchen, plan) : []),
-    ...ofDough(line, kitchen),
-    ...ofCoat(line, kitchen),
-    ...ofTop(line),
-  ];
-  return all.filter(({ alternatives }) => alternatives.length > 1);
-}
+/** One alternative: what it says, and what it chooses. */
+type Way = Omit<Alternative, 'action'> & { readonly over: Choice };
 
-function ofVessels(line: Line, kitchen: KitchenDoc): Question[] {
+const ask = (id: string, title: string, ways: readonly Way[]): Question => ({
+  id,
+  title,
+  alternatives: ways.map(({ over, ...way }) => ({ ...way, action: choose(over) })),
+});
+
+/** All that can be asked of a line: another tin, vessel, mould, mug, thickness, school. One alternative is no question. */
+export const questionsOf = (line: Line, kitchen: KitchenDoc, plan?: LinePlan): Question[] =>
+  ofFamily(line, kitchen, plan ?? null).filter(({ alternatives }) => alternatives.length > 1);
+
+/** The questions of a line by its family, in the order of the work. */
+function ofFamily(line: Line, kitchen: KitchenDoc, plan: LinePlan | null): Question[] {
   switch (line.family) {
     case 'cupcake':
-      return [
-        tins(kitchen, line.tinId, (tinId) => ({ ...line, tinId, stated: noWell(line) })),
-        ovens(kitchen, line),
-      ];
+      return [...ofWells(line, kitchen, plan), ...ofFrosting(line.frosting)];
     case 'mini':
       return line.style === 'cubes'
         ? [
-            {
-              id: 'sheet',
-              title: 'Another sheet',
-              alternatives: (kitchen.sheets ?? []).map(({ id, name, lengthMm, widthMm }) => ({
-                id,
-                title: name,
-                detail: `{${lengthMm} mm} by {${widthMm} mm}`,
-                now: id === line.sheetId,
-                line: { ...line, sheetId: id },
-              })),
-            },
-            ovens(kitchen, line),
+            ofSheets(line, kitchen),
+            ofOvens(line, kitchen),
+            ...ofCoat(line.coat, kitchen),
+            ...ofFrosting(line.frosting),
           ]
-        : [
-            tins(kitchen, line.tinId, (tinId) => ({ ...line, tinId, stated: noWell(line) })),
-            ovens(kitchen, line),
-          ];
+        : [...ofWells(line, kitchen, plan), ...ofCoat(line.coat, kitchen), ...ofFrosting(line.frosting)];
+    case 'pop':
+      return [ofSizes(line, kitchen), ...ofBinder(line), ...ofCoat(line.coat, kitchen)];
     case 'cakesicle':
-      return [
-        {
-          id: 'mould',
-          title: 'Another mould',
-          alternatives: (kitchen.moulds ?? []).map(({ id, name, owned, cavities }) => ({
-            id,
-            title: name,
-            detail: `${owned} × ${cavities} cavities`,
-            now: id === line.mouldId,
-            line: { ...line, mouldId: id, stated: without(line.stated, 'portion.mass', 'cavity.volume') },
-          })),
-        },
-      ];
+      return [ofMoulds(line, kitchen), ...ofShell(line), ...ofBinder(line)];
     case 'mug':
       return [
-        {
-          id: 'mug',
-          title: 'Another mug',
-          alternatives: (kitchen.mugs ?? []).map(({ id, name, volumeMl }) => ({
-            id,
-            title: name,
-            detail: `{${volumeMl} ml}`,
-            now: id === line.mugId,
-            line: { ...line, mugId: id, stated: without(line.stated, 'portion.mass', 'mug.volume') },
-          })),
-        },
-        {
-          id: 'power',
-          title: 'Another power',
-          alternatives: [1, 0.7, 0.5].map((setting) => ({
-            id: String(setting),
-            title: `${Math.round(setting * 100)} % power`,
-            detail: setting === 1 ? 'Fast; the edge is done first.' : 'Slower and more even.',
-            now: setting === line.setting,
-            line: { ...line, setting },
-          })),
-        },
+        ofMugs(line, kitchen),
+        ofPower(line),
+        ...ofScoops(line.fill, kitchen, plan),
+        ...ofFrosting(line.frosting),
       ];
-    case 'pop':
-      return [];
   }
 }
 
-const noWell = (line: Line) => without(line.stated, 'well.volume', 'portion.mass');
-
-function tins(kitchen: KitchenDoc, now: string, to: (id: string) => Line): Question {
-  return {
-    id: 'tin',
-    title: 'Another tin',
-    alternatives: kitchen.tins.map(({ id, name, owned, wells, topMm }) => ({
+const ofWells = (
+  line: CupcakeLine | MiniWellsLine,
+  kitchen: KitchenDoc,
+  plan: LinePlan | null,
+): Question[] => [
+  ask(
+    'tin',
+    ASK.tin.title,
+    kitchen.tins.map(({ id, name, owned, wells, topMm }) => ({
       id,
       title: name,
-      detail: `${owned} × ${wells} wells, {${topMm} mm} across`,
-      now: id === now,
-      line: to(id),
+      detail: ASK.tin.detail(owned, wells, topMm),
+      now: id === line.tinId,
+      over: { tinId: id },
     })),
-  };
-}
+  ),
+  ofOvens(line, kitchen),
+  ask(
+    'finish',
+    ASK.finish.title,
+    keys(FINISHES).map((finish) => ({
+      id: finish,
+      title: FINISHES[finish].name,
+      detail: FINISHES[finish].meaning,
+      now: line.fill.by === 'finish' && line.fill.finish === finish,
+      over: { fill: { by: 'finish', finish } },
+    })),
+  ),
+  ...ofScoops(line.fill, kitchen, plan),
+];
 
-function ovens(kitchen: KitchenDoc, line: Line & { readonly ovenId: string }): Question {
-  return {
-    id: 'oven',
-    title: 'Another oven',
-    alternatives: kitchen.ovens.map(({ id, name, fan, racks, tinsPerRack }) => ({
+const ofOvens = (line: CupcakeLine | MiniWellsLine | CubeLine, kitchen: KitchenDoc): Question =>
+  ask(
+    'oven',
+    ASK.oven.title,
+    kitchen.ovens.map(({ id, name, fan, racks, tinsPerRack }) => ({
       id,
       title: name,
-      detail: `${fan ? 'With a fan' : 'Still'}, ${racks * tinsPerRack} at once`,
+      detail: ASK.oven.detail(fan, racks * tinsPerRack),
       now: id === line.ovenId,
-      line: { ...line, ovenId: id },
+      over: { ovenId: id },
     })),
-  };
-}
+  );
 
-/** How full, and how it ends: the school of doneness of what bakes in wells. */
-function ofFinish(line: Line): Question[] {
-  if (line.family !== 'cupcake' && (line.family !== 'mini' || line.style === 'cubes')) return [];
-  const { fill } = line;
-  return [
-    {
-      id: 'finish',
-      title: 'Another finish',
-      alternatives: keys(FINISHES).map((finish) => ({
-        id: finish,
-        title: FINISHES[finish].name,
-        detail: FINISHES[finish].meaning,
-        now: fill.by === 'finish' && fill.finish === finish,
-        line: { ...line, fill: { by: 'finish', finish }, stated: without(line.stated, 'portion.mass') },
-      })),
-    },
-  ];
-}
+const ofSheets = (line: CubeLine, kitchen: KitchenDoc): Question =>
+  ask(
+    'sheet',
+    ASK.sheet.title,
+    (kitchen.sheets ?? []).map(({ id, name, lengthMm, widthMm }) => ({
+      id,
+      title: name,
+      detail: ASK.sheet.detail(lengthMm, widthMm),
+      now: id === line.sheetId,
+      over: { sheetId: id },
+    })),
+  );
+
+const ofMoulds = (line: CakesicleLine, kitchen: KitchenDoc): Question =>
+  ask(
+    'mould',
+    ASK.mould.title,
+    (kitchen.moulds ?? []).map(({ id, name, owned, cavities }) => ({
+      id,
+      title: name,
+      detail: ASK.mould.detail(owned, cavities),
+      now: id === line.mouldId,
+      over: { mouldId: id },
+    })),
+  );
+
+const ofMugs = (line: MugLine, kitchen: KitchenDoc): Question =>
+  ask(
+    'mug',
+    ASK.mug.title,
+    (kitchen.mugs ?? []).map(({ id, name, volumeMl }) => ({
+      id,
+      title: name,
+      detail: ASK.mug.detail(volumeMl),
+      now: id === line.mugId,
+      over: { mugId: id },
+    })),
+  );
+
+const ofPower = (line: MugLine): Question =>
+  ask(
+    'power',
+    ASK.power.title,
+    [1, 0.7, 0.5].map((setting) => ({
+      id: String(setting),
+      title: ASK.power.name(setting),
+      detail: ASK.power.detail(setting),
+      now: setting === line.setting,
+      over: { setting },
+    })),
+  );
 
 /** Batter by the scoop in place of the scale, as near to the portion of now as each scoop comes. */
-function ofScoops(line: Line, kitchen: KitchenDoc, plan: LinePlan): Question[] {
-  if (line.family === 'pop' || line.family === 'cakesicle') return [];
-  if (line.family === 'mini' && line.style === 'cubes') return [];
-  const { fill } = line;
-  const density = plan.figure('batter.density').value;
-  const portionG = plan.figure('portion.mass').value;
-  const scooped = scoopings(portionG / density, kitchen).map(({ number, name, count }) => {
-    const exact = count * scoopMl(number) * density;
+function ofScoops(fill: Fill | MugLine['fill'], kitchen: KitchenDoc, plan: LinePlan | null): Question[] {
+  const portion = plan?.parts.portion;
+  const density = plan?.parts.batterDensity;
+  if (!portion || !density) return [];
+  const scooped = scoopings(portion.value / density.value, kitchen).map(({ number, name, count }): Way => {
+    const exact = count * scoopMl(number) * density.value;
     const massG = Math.max(1, Math.round(exact / kitchen.scaleStepG) * kitchen.scaleStepG);
     return {
       id: `scoop ${number}`,
-      title: count === 1 ? name : `${count} × ${name.replace(/^A /, '')}`,
-      detail: `About {${Number(massG.toPrecision(4))} g} in each.`,
+      title: ASK.scoops.name(count, { name }),
+      detail: ASK.scoops.detail(massG),
       now: fill.by === 'mass' && fill.massG === massG,
-      line: { ...line, fill: { by: 'mass' as const, massG }, stated: without(line.stated, 'portion.mass') },
+      over: { fill: { by: 'mass', massG } },
     };
   });
-  const weighed = { id: 'weighed', title: 'Weighed', detail: 'As it is chosen.', now: true, line };
-  return [
-    {
-      id: 'scoops',
-      title: 'By the scoop',
-      alternatives: scooped.some(({ now }) => now) ? scooped : [weighed, ...scooped],
-    },
-  ];
+  const weighed: Way = {
+    id: 'weighed',
+    title: ASK.scoops.weighed,
+    detail: ASK.scoops.asChosen,
+    now: true,
+    over: {},
+  };
+  const ways = scooped.some(({ now }) => now) ? scooped : [weighed, ...scooped];
+  return [ask('scoops', ASK.scoops.title, ways)];
 }
 
-/** Portion and scoop, school of binder, binder, and for moulded pieces the shell. */
-function ofDough(line: Line, kitchen: KitchenDoc): Question[] {
-  if (line.family !== 'pop' && line.family !== 'cakesicle') return [];
+const ofBinder = (line: PopLine | CakesicleLine): Question[] => {
   const { binder } = line;
-  const school: Question = {
-    id: 'bind-school',
-    title: 'Another school of binder',
-    alternatives: keys(BIND_SCHOOLS).map((key) => ({
-      id: key,
-      title: BIND_SCHOOLS[key].name,
-      detail: BIND_SCHOOLS[key].meaning,
-      now: key === binder.school,
-      line: { ...line, binder: { ...binder, school: key } },
-    })),
-  };
-  const kind: Question = {
-    id: 'binder',
-    title: 'Another binder',
-    alternatives: keys(BINDER_FACTOR).map((key) => ({
-      id: key,
-      title: key,
-      detail: '',
-      now: key === binder.kind,
-      line: {
-        ...line,
-        binder: { ...binder, kind: key, formulaId: key === binder.kind ? binder.formulaId : null },
-      },
-    })),
-  };
-  if (line.family === 'pop') {
-    const { size } = line;
-    const sizes = [
-      { id: 'small', title: 'Small: {15 g}', size: { by: 'mass', massG: 15 } },
-      { id: 'usual', title: 'Usual: {25 g}', size: { by: 'mass', massG: 25 } },
-      { id: 'large', title: 'Large: {35 g}', size: { by: 'mass', massG: 35 } },
-      ...scoopsOf(kitchen).map(({ number, name }) => ({
-        id: `scoop-${number}`,
-        title: name,
-        size: { by: 'scoop', number } as const,
-      })),
-    ] as const;
-    return [
-      {
-        id: 'size',
-        title: 'Another size or scoop',
-        alternatives: sizes.map((one) => ({
-          id: one.id,
-          title: one.title,
-          detail: '',
-          now: JSON.stringify(one.size) === JSON.stringify(size),
-          line: { ...line, size: one.size, stated: without(line.stated, 'portion.mass') },
-        })),
-      },
-      school,
-      kind,
-    ];
-  }
   return [
-    {
-      id: 'shell',
-      title: 'Another shell',
-      alternatives: [1.2, 1.5, COAT.shellMm, 2.2, 2.5].map((shellMm) => ({
-        id: String(shellMm),
-        title: `{${shellMm} mm} thick`,
-        detail: shellMm === COAT.shellMm ? 'As it usually is.' : '',
-        now: shellMm === line.shellMm,
-        line: { ...line, shellMm, stated: without(line.stated, 'portion.mass') },
+    ask(
+      'bind-school',
+      ASK.bindSchool.title,
+      keys(BIND_SCHOOLS).map((school) => ({
+        id: school,
+        title: BIND_SCHOOLS[school].name,
+        detail: BIND_SCHOOLS[school].meaning,
+        now: school === binder.school,
+        over: { binder: { ...binder, school } },
       })),
-    },
-    {
-      id: 'shell-by',
-      title: 'Another way to lay the shell',
-      alternatives: [
-        { key: 'brush', title: 'brushed in', detail: 'Sparing, and thin spots are seen.' } as const,
-        { key: 'pour', title: 'poured in and out', detail: 'Even and quick; far more is melted.' } as const,
-      ].map(({ key, title, detail }) => ({
-        id: key,
-        title,
-        detail,
-        now: key === line.shellBy,
-        line: { ...line, shellBy: key },
+    ),
+    ask(
+      'binder',
+      ASK.binder.title,
+      keys(BINDER_FACTOR).map((kind) => ({
+        id: kind,
+        title: kind,
+        detail: '',
+        now: kind === binder.kind,
+        over: { binder: { ...binder, kind, formulaId: kind === binder.kind ? binder.formulaId : null } },
       })),
-    },
-    school,
-    kind,
+    ),
   ];
-}
+};
 
-function ofCoat(line: Line, kitchen: KitchenDoc): Question[] {
-  if (line.family !== 'pop' && line.family !== 'mini') return [];
-  const { coat } = line;
+const ofSizes = (line: PopLine, kitchen: KitchenDoc): Question => {
+  const weighed = (id: 'small' | 'usual' | 'large', massG: number) => ({
+    id,
+    title: ASK.size[id],
+    size: { by: 'mass', massG } as const,
+  });
+  const sizes = [
+    weighed('small', 15),
+    weighed('usual', 25),
+    weighed('large', 35),
+    ...scoopsOf(kitchen).map(({ number, name }) => ({
+      id: `scoop-${number}`,
+      title: name,
+      size: { by: 'scoop', number } as const,
+    })),
+  ];
+  return ask(
+    'size',
+    ASK.size.title,
+    sizes.map(({ id, title, size }) => ({
+      id,
+      title,
+      detail: '',
+      now: JSON.stringify(size) === JSON.stringify(line.size),
+      over: { size },
+    })),
+  );
+};
+
+const ofShell = (line: CakesicleLine): Question[] => [
+  ask(
+    'shell',
+    ASK.shell.title,
+    [1.2, 1.5, COAT.shellMm, 2.2, 2.5].map((shellMm) => ({
+      id: String(shellMm),
+      title: ASK.shell.name(shellMm),
+      detail: shellMm === COAT.shellMm ? ASK.shell.usual : '',
+      now: shellMm === line.shellMm,
+      over: { shellMm },
+    })),
+  ),
+  ask(
+    'shell-by',
+    ASK.shellBy.title,
+    (['brush', 'pour'] as const).map((shellBy) => ({
+      id: shellBy,
+      ...ASK.shellBy[shellBy],
+      now: shellBy === line.shellBy,
+      over: { shellBy },
+    })),
+  ),
+];
+
+function ofCoat(coat: CoatChoice | null | undefined, kitchen: KitchenDoc): Question[] {
   if (!coat) return [];
-  const put = (over: Partial<typeof coat>): Line => ({ ...line, coat: { ...coat, ...over } });
   return [
-    {
-      id: 'vessel',
-      title: 'Another vessel',
-      alternatives: (kitchen.vessels ?? []).map(({ id, name, diameterMm, depthMm }) => ({
+    ask(
+      'vessel',
+      ASK.vessel.title,
+      (kitchen.vessels ?? []).map(({ id, name, diameterMm, depthMm }) => ({
         id,
         title: name,
-        detail: `{${diameterMm} mm} across, {${depthMm} mm} deep`,
+        detail: ASK.vessel.detail(diameterMm, depthMm),
         now: id === coat.vesselId,
-        line: put({ vesselId: id }),
+        over: { coat: { ...coat, vesselId: id } },
       })),
-    },
-    {
-      id: 'thickness',
-      title: 'Another thickness',
-      alternatives: keys(COAT.dipMm).map((thickness) => ({
+    ),
+    ask(
+      'thickness',
+      ASK.thickness.title,
+      keys(COAT.dipMm).map((thickness) => ({
         id: thickness,
         title: thickness,
-        detail: `About {${COAT.dipMm[thickness]} mm}.`,
+        detail: ASK.thickness.detail(COAT.dipMm[thickness]),
         now: thickness === coat.thickness,
-        line: put({ thickness }),
+        over: { coat: { ...coat, thickness } },
       })),
-    },
-    {
-      id: 'dip-school',
-      title: 'Another school of dipping',
-      alternatives: keys(DIP_SCHOOLS).map((key) => ({
-        id: key,
-        title: key,
-        detail: `${DIP_SCHOOLS[key].meaning} ${DIP_SCHOOLS[key].watch}`,
-        now: key === coat.school,
-        line: put({ school: key }),
+    ),
+    ask(
+      'dip-school',
+      ASK.dipSchool.title,
+      keys(DIP_SCHOOLS).map((school) => ({
+        id: school,
+        title: school,
+        detail: `${DIP_SCHOOLS[school].meaning} ${DIP_SCHOOLS[school].watch}`,
+        now: school === coat.school,
+        over: { coat: { ...coat, school } },
       })),
-    },
+    ),
   ];
 }
 
-function ofTop(line: Line): Question[] {
-  if (line.family === 'pop' || line.family === 'cakesicle' || !line.frosting) return [];
-  const { frosting } = line;
-  return [
-    {
-      id: 'frosting',
-      title: 'Another school of frosting',
-      alternatives: keys(TOP_STYLES).map((style) => ({
-        id: style,
-        title: TOP_STYLES[style].name,
-        detail: TOP_STYLES[style].meaning,
-        now: style === frosting.style,
-        line: { ...line, frosting: { ...frosting, style } },
-      })),
-    },
-  ];
-}
+const ofFrosting = (frosting: FrostingChoice | null | undefined): Question[] =>
+  frosting
+    ? [
+        ask(
+          'frosting',
+          ASK.frosting.title,
+          keys(TOP_STYLES).map((style) => ({
+            id: style,
+            title: TOP_STYLES[style].name,
+            detail: TOP_STYLES[style].meaning,
+            now: style === frosting.style,
+            over: { frosting: { ...frosting, style } },
+          })),
+        ),
+      ]
+    : [];
 
 /** A figure before and after. */
 export interface Difference {
@@ -350,35 +352,39 @@ export interface Difference {
 }
 
 /** What a baker would look at first. */
-const TELLING: readonly string[] = [
-  'count.made',
-  'portion.mass',
-  'fill.share',
-  'batter.mixed',
-  'binder.need',
-  'dough.left',
-  'coat.each',
-  'shell.taken',
-  'pot.1.melt',
-  'pot.2.melt',
-  'pool.depth',
-  'frosting.needed',
-  'rounds.count',
-  'loads.count',
-  'bake.time',
-  'micro.time',
-  'piece.mass',
-];
+function tellingOf({ parts, pots }: LinePlan): AnyRef[] {
+  const all: readonly (AnyRef | null | undefined)[] = [
+    parts.count.made,
+    parts.portion,
+    parts.filled,
+    parts.bowl?.mixed,
+    parts.dough?.need,
+    parts.doughLeft,
+    parts.coat?.each,
+    parts.shell?.taken,
+    ...pots.slice(0, 2).map(({ melt }) => melt),
+    parts.coat?.depth,
+    parts.frostingNeeded,
+    parts.rounds,
+    parts.loads,
+    parts.bake?.time,
+    parts.micro?.time,
+    parts.piece,
+  ];
+  return all.flatMap((one) => (one ? [one] : []));
+}
 
 /** Less than this share apart is the same to a baker. */
 const SAME = 0.004;
 
 /** How the telling figures of a line change: those that both plans have and that move. */
 export function differencesOf(before: LinePlan, after: LinePlan): Difference[] {
-  return TELLING.flatMap((id) => {
-    if (!before.has(id) || !after.has(id)) return [];
-    const pair = { before: before.figure(id), after: after.figure(id) };
-    const gap = Math.abs(pair.after.value - pair.before.value);
-    return gap > SAME * Math.max(Math.abs(pair.before.value), 1e-9) ? [pair] : [];
+  const theirs = new Set(tellingOf(after).map(({ id }) => id));
+  return tellingOf(before).flatMap(({ id, value }) => {
+    if (!theirs.has(id)) return [];
+    const gap = Math.abs(after.figure(id).value - value);
+    return gap > SAME * Math.max(Math.abs(value), 1e-9)
+      ? [{ before: before.figure(id), after: after.figure(id) }]
+      : [];
   });
 }

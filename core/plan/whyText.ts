@@ -1,5 +1,13 @@
-import type { Basis, Figure, RangeCause } from '../figure';
-import { PLAIN_STYLE, inStyle, showText, type NumberStyle } from '../quantity';
+import {
+  resultWith,
+  sumText,
+  type Basis,
+  type Explained,
+  type Figure,
+  type LaidOut,
+  type Unit,
+} from '../figure';
+import { PLAIN_STYLE, inStyle, join, showFine, showText, type NumberStyle } from '../quantity';
 
 export interface WhyInput {
   readonly id: string;
@@ -19,36 +27,77 @@ export interface WhyText {
   readonly causes: readonly { readonly id: string; readonly label: string; readonly percent: number }[];
 }
 
-interface Holds {
-  readonly figure: (id: string) => Figure;
-  readonly causes: (id: string) => readonly RangeCause[];
-}
-
 /** Fills a figure's explanation with the numbers of its plan. */
-export function whyText(plan: Holds, figure: Figure, style: NumberStyle = PLAIN_STYLE): WhyText {
-  const { why } = figure;
-  const fill = (words: (input: Figure) => string) =>
-    inStyle(
-      // The sum's own numbers stand outside of braces.
-      why.sum.replace(/(\d)\.(\d)(?![^{]*\})/g, `$1${style.decimal}$2`),
-      style,
-    ).replace(/\{([^} ]+)\}/g, (_, id: string) => words(plan.figure(id)));
-  // The sum brings its own × where a factor stands.
-  const bare = (item: Figure) => showText(item.value, item.unit, style).replace(/^×/, '');
+export function whyText(plan: Explained, figure: Figure, style: NumberStyle = PLAIN_STYLE): WhyText {
+  const laid = plan.laidOut(figure.id);
   const shown = (item: Figure) => showText(item.value, item.unit, style);
   const result = figure.expected && figure.kind === 'pinned' ? figure.expected.value : figure.value;
+  const number = (value: number) => String(value).replace('.', style.decimal);
+  const measure = (value: number, unit: string) => inStyle(`{${value} ${unit}}`, style);
   return {
-    sentence: inStyle(why.sentence, style),
-    sum: fill((input) => input.label.toLowerCase()),
-    filled: why.sum === '' ? '' : `${fill(bare)} = ${showText(result, figure.unit, style)}`,
-    inputs: why.inputs.map((id) => {
+    sentence: inStyle(figure.sentence, style),
+    sum: laid ? sumText(laid, { ref: (id) => plan.figure(id).label.toLowerCase(), number, measure }) : '',
+    filled: laid
+      ? `${sumText(laid, { ref: enoughDigits(plan, laid, result, figure.unit, style), number, measure })} = ${showText(result, figure.unit, style)}`
+      : '',
+    inputs: figure.inputs.map((id) => {
       const input = plan.figure(id);
       return { id, label: input.label, shown: shown(input), bases: input.bases };
     }),
-    causes: plan.causes(figure.id).map(({ id, share }) => ({
+    causes: plan.causes(figure.id).map(({ id, share, label }) => ({
       id,
-      label: plan.figure(id).label,
+      label,
       percent: Math.round(share * 100),
     })),
   };
+}
+
+/** The sum brings its own × where a factor stands. */
+const bare = (text: string) => text.replace(/^×/, '');
+
+/** More digits than this help nobody. */
+const MOST_DIGITS = 6;
+
+/**
+ * Numbers of a sum with as many digits as it needs: as they are shown elsewhere where those multiply out to the result
+ * that is shown, and with more where they do not.
+ */
+function enoughDigits(
+  plan: Explained,
+  laid: LaidOut,
+  result: number,
+  unit: Unit,
+  style: NumberStyle,
+): (id: string) => string {
+  const rounded = laid.more.decide !== undefined || laid.more.whole !== undefined;
+  const wanted = showText(result, unit, style);
+  const plain = (id: string) => {
+    const { value, unit: of } = plan.figure(id);
+    return bare(showText(value, of, style));
+  };
+  // A result that was rounded on purpose is not what the numbers come to.
+  if (rounded) return plain;
+  for (let digits = 0; digits <= MOST_DIGITS; digits += 1) {
+    const text = new Map(laid.inputs.map((id) => [id, withDigits(plan.figure(id), digits, style)]));
+    const value = resultWith(laid, (id) => text.get(id)?.value ?? 0);
+    if (showText(value, unit, style) === wanted)
+      return (id) => {
+        const found = text.get(id);
+        return found ? bare(found.text) : plain(id);
+      };
+  }
+  return plain;
+}
+
+/** A figure as it is shown, with so many digits more than usual, and the value that such a number stands for. */
+function withDigits(
+  { value, unit }: Figure,
+  digits: number,
+  style: NumberStyle,
+): { readonly text: string; readonly value: number } {
+  const plain = showFine(value, unit, style, 0);
+  // What says it all needs no noughts behind it.
+  const exact = Math.abs(plain.reads - value) <= 1e-9 * Math.max(Math.abs(value), 1);
+  const shown = exact ? plain : showFine(value, unit, style, digits);
+  return { text: join(shown), value: shown.reads };
 }

@@ -1,10 +1,10 @@
-import { bisect } from '../numeric/bisect';
-import { cutBody, cylinder, frustum, halfEllipsoid, type Body, type Profile } from './heat/body';
+import { wellShapeOf } from '../piece';
+import { cutBody, type Body } from './heat/body';
 import { solveHeat, type HeatMoment, type Material } from './heat/conduction';
 import { BAKE_MODEL_FIT, BAKE_PHYSICS } from './bakeModel.table';
-import { ramp, type BakeModelFit, type BakeModelInput, type PanShape } from './bakeQuestion';
+import { ramp, type BakeModelFit, type BakeModelInput } from './bakeQuestion';
 
-export { barAs, loafAs, lumpedWarming, roundAs } from './bakeQuestion';
+export { loafAs, lumpedWarming } from './bakeQuestion';
 export type { BakeModelFit, BakeModelInput, PanShape } from './bakeQuestion';
 
 export interface BakeModelResult {
@@ -37,34 +37,11 @@ function bodyOf(input: BakeModelInput, cells: number): Body {
   const batterMl = massG / batterDensity;
   const cakeMl = (massG * (1 - lossShare)) / cakeDensity;
   const volumeM3 = (batterMl + BAKE_PHYSICS.riseStage * (cakeMl - batterMl)) * 1e-6;
-  if (pan.bowl) return bowlBody(pan, volumeM3, cells);
-  const flare = (pan.topRadiusM - pan.baseRadiusM) / pan.depthM;
-  const heightM = heightOf(volumeM3, pan.baseRadiusM, flare);
-  const topRadiusM = pan.baseRadiusM + flare * heightM;
-  const profile: Profile =
-    Math.abs(flare) < 1e-9
-      ? cylinder(pan.baseRadiusM, heightM)
-      : frustum(pan.baseRadiusM, topRadiusM, heightM);
+  const profile = wellShapeOf(pan).profile(pan, volumeM3);
+  const { heightM } = profile;
   // Wide, flat pieces need few rings and as many layers as small ones; rings set the band's width.
-  const nr = Math.min(Math.max(Math.round((cells * topRadiusM) / heightM), cells), 2 * cells);
+  const nr = Math.min(Math.max(Math.round((cells * profile.radiusM(heightM)) / heightM), cells), 2 * cells);
   return cutBody(profile, nr, cells);
-}
-
-/** A bowl filled to a height; past its rim the piece stands on it as a cylinder. V(h) = π·r²·h²/d·(1 − h/3d). */
-function bowlBody({ topRadiusM, depthM }: PanShape, volumeM3: number, cells: number): Body {
-  const area = Math.PI * topRadiusM * topRadiusM;
-  const full = (2 / 3) * area * depthM;
-  const holds = (h: number) => ((area * h * h) / depthM) * (1 - h / (3 * depthM));
-  const heightM = volumeM3 >= full ? depthM + (volumeM3 - full) / area : bisect(holds, volumeM3, 0, depthM);
-  const bowl = halfEllipsoid(topRadiusM, depthM);
-  const profile: Profile = { heightM, radiusM: (z) => (z < depthM ? bowl.radiusM(z) : topRadiusM) };
-  return cutBody(profile, Math.max(cells, Math.round((cells * topRadiusM) / heightM)), cells);
-}
-
-/** Height of a frustum of some volume on a base, m. Volume π·((r + s·h)³ − r³) / 3s. */
-function heightOf(volumeM3: number, baseRadiusM: number, flare: number): number {
-  if (Math.abs(flare) < 1e-9) return volumeM3 / (Math.PI * baseRadiusM ** 2);
-  return (Math.cbrt((3 * flare * volumeM3) / Math.PI + baseRadiusM ** 3) - baseRadiusM) / flare;
 }
 
 /**

@@ -1,36 +1,14 @@
+import type { PanShape } from '../piece';
 import { BAKE_MODEL_FIT, BAKE_PHYSICS } from './bakeModel.table';
 
+export type { PanShape };
+
 /** What the baking model and its quick form both go by: the pan, the question, and the warming of a lump. */
-
-/** The hollow that the batter lies in, m: a frustum (a cylinder where both radii are the same), or a bowl. */
-export interface PanShape {
-  /** A bowl is half an ellipsoid, round side down: `topRadiusM` across and `depthM` deep; its base radius says nothing. */
-  readonly bowl?: boolean;
-  readonly baseRadiusM: number;
-  readonly topRadiusM: number;
-  /** Height to which the walls go, m; past it the piece is taken to stand on with the same slope. */
-  readonly depthM: number;
-}
-
-/** A rectangular tin as the round one that conducts alike: same area, so that depth and faces are the tin's own. */
-export function roundAs(lengthM: number, widthM: number, depthM: number): PanShape {
-  const radius = Math.sqrt((lengthM * widthM) / Math.PI);
-  return { baseRadiusM: radius, topRadiusM: radius, depthM };
-}
 
 /** A loaf tin as the round one with the same shortest way to its middle: radius of area over half the girth. */
 export function loafAs(lengthM: number, widthM: number, depthM: number): PanShape {
   const radius = (lengthM * widthM) / (lengthM + widthM);
   return { baseRadiusM: radius, topRadiusM: radius, depthM };
-}
-
-/**
- * A bar's well as the round one that conducts alike: radius of area over half the girth, as deep, and holding that much
- * less in proportion to its area. Lengths in m; `share` is what of the bar's batter the round one holds.
- */
-export function barAs(lengthM: number, widthM: number): { radiusM: number; share: number } {
-  const radiusM = (lengthM * widthM) / (lengthM + widthM);
-  return { radiusM, share: (Math.PI * radiusM * radiusM) / (lengthM * widthM) };
 }
 
 export interface BakeModelInput {

@@ -1,3 +1,4 @@
+import { wellShapeOf } from '../piece';
 import { lumpedWarming, type BakeModelInput } from './bakeQuestion';
 import { BAKE_PHYSICS } from './bakeModel.table';
 import { SHEET_SURROGATE, SURROGATE } from './bakeSurrogate.table';
@@ -37,20 +38,14 @@ export function surrogateTerms(features: readonly number[]): number[] {
   return terms;
 }
 
-/** A bowl bakes as the frustum of its top, depth and volume: this share of the top at the base, and so much longer. */
-const BOWL_BASE_SHARE = (Math.sqrt(5) - 1) / 2;
-const BOWL_FACTOR = 1.04;
-
 /**
  * The baking model's time for a single piece, s, by a quadratic form of logarithms fitted to it: fast enough for every
  * keystroke. Valid where it was fitted: wells of 25 to 95 mm, 5 to 250 g, ovens of 150 to 220 °C. Its error against the
  * model is in `bakeSurrogate.table.ts`, remade by `npm run fit:surrogate`. Basis: fitted to physics.
  */
 export function bakeSurrogateS(input: BakeModelInput): number {
-  const { pan } = input;
-  if (!pan.bowl) return weighed(input, SURROGATE.weights);
-  const like = { ...pan, baseRadiusM: pan.topRadiusM * BOWL_BASE_SHARE };
-  return BOWL_FACTOR * weighed({ ...input, pan: like }, SURROGATE.weights);
+  const { pan, factor } = wellShapeOf(input.pan).quick(input.pan);
+  return factor * weighed({ ...input, pan }, SURROGATE.weights);
 }
 
 /** The same for a sheet, given as the disc of its area: 140 to 420 mm across, 14 to 55 mm of room. */

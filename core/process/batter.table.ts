@@ -139,3 +139,6 @@ export const TIN_RULER_MM = 0.8;
 
 /** °C in a kitchen, with its spread. Basis: typical. */
 export const ROOM: Start = typical(21, 2);
+
+/** A mixing bowl where a kitchen has counted none, ml, and how full it may be to be mixed in. Basis: typical of stand mixers. */
+export const BOWLS = { usualMl: 4800, fullestShare: 0.6 } as const;

@@ -24,7 +24,13 @@ export const BIND_SCHOOLS = {
 export type { BindSchool };
 
 /** How thirsty a crumb is against a classic moist cake. Basis: typical. */
-export const CRUMB_FACTOR = { 'very moist': 0.6, moist: 0.8, average: 1, dry: 1.35, biscuit: 1.7 } as const satisfies Readonly<Record<CrumbKind, number>>;
+export const CRUMB_FACTOR = {
+  'very moist': 0.6,
+  moist: 0.8,
+  average: 1,
+  dry: 1.35,
+  biscuit: 1.7,
+} as const satisfies Readonly<Record<CrumbKind, number>>;
 export type { CrumbKind };
 
 /** How much of a binder does the work of a gram of buttercream. Basis: typical. */

@@ -37,7 +37,9 @@ export const INJECTED = { value: 11.5, spread: 3, basis: 'typical' } as const;
 export const BETWEEN_MM = 3.5;
 
 /** Gel colour as a share of the frosting's mass. Basis: typical. */
-export const COLOUR_DEPTH = { pastel: 0.0015, mid: 0.004, deep: 0.01 } as const satisfies Readonly<Record<ColourDepth, number>>;
+export const COLOUR_DEPTH = { pastel: 0.0015, mid: 0.004, deep: 0.01 } as const satisfies Readonly<
+  Record<ColourDepth, number>
+>;
 export type { ColourDepth };
 /** g in a drop of gel. */
 export const GEL_DROP_G = 0.05;

@@ -11,7 +11,7 @@ export function ballDiameterMm(massG: number, densityGMl: number): number {
 }
 
 /** A US quart, ml: what a scoop's number divides. */
-const QUART_ML = 946;
+export const QUART_ML = 946;
 /** Dough that stays on hands and bench, as a share. Basis: typical. */
 export const HAND_LOSS = { value: 0.015, spread: 0.006 } as const;
 

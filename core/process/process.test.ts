@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { bisect } from '../numeric/bisect';
 import { leastSquares } from '../numeric/leastSquares';
-import { barAs, bakeModel, roundAs, type BakeModelInput } from './bakeModel';
+import { barAs, roundAs } from '../piece';
+import { bakeModel, type BakeModelInput } from './bakeModel';
 import { BAKE_MODEL_RESIDUALS } from './bakeModel.table';
 import { bakeSurrogateS, sheetSurrogateS } from './bakeSurrogate';
 import { SHEET_SURROGATE, SURROGATE } from './bakeSurrogate.table';
@@ -116,7 +117,7 @@ describe('the quick form of it', () => {
       ] as const) {
         const depthM = (topMm * deep) / 1000;
         const massG = ((Math.PI * topMm ** 2 * topMm * deep) / 6000) * full * 0.9;
-        const pan = { bowl: true, baseRadiusM: 0, topRadiusM: topMm / 2000, depthM };
+        const pan = { shape: 'bowl' as const, baseRadiusM: 0, topRadiusM: topMm / 2000, depthM };
         const input = { ...inputOf(STANDARD), pan, massG };
         expect(Math.abs(bakeSurrogateS(input) / bakeModel(input).timeS - 1)).toBeLessThan(0.05);
       }

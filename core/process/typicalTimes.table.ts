@@ -60,7 +60,7 @@ export const HELD_OUT_TIMES: readonly (TypicalTime & { readonly share: number })
   {
     what: 'half-ball',
     kind: 'piece',
-    pan: { bowl: true, baseRadiusM: 0, topRadiusM: 0.035, depthM: 0.035 },
+    pan: { shape: 'bowl', baseRadiusM: 0, topRadiusM: 0.035, depthM: 0.035 },
     share: 1,
     massG: 45,
     lossShare: 0.1,

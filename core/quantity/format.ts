@@ -58,6 +58,8 @@ export function show(value: number, unit: Unit, style: NumberStyle = PLAIN_STYLE
       return { number: n(value, Math.abs(like) >= 10 ? 0 : 1), unit: 'mm' };
     case 'cm²':
       return { number: n(value, Math.abs(like) >= 20 ? 0 : 1), unit: 'cm²' };
+    case 'g/cm²':
+      return { number: n(value, 2), unit: 'g/cm²' };
     case 'W':
       return { number: n(value, 0), unit: 'W' };
     case '°C':
@@ -86,6 +88,32 @@ export function show(value: number, unit: Unit, style: NumberStyle = PLAIN_STYLE
         unit: Math.abs(value) === 1 ? 'egg' : 'eggs',
       };
   }
+}
+
+/** A value with more decimals than it is usually shown with, and what a number so written stands for, in the core's unit. */
+export function showFine(
+  value: number,
+  unit: Unit,
+  style: NumberStyle,
+  extra: number,
+): Shown & { readonly reads: number } {
+  const rounded = (n: number, decimals: number) => Number(n.toFixed(decimals));
+  if (unit === 's') {
+    const seconds = Math.abs(value) < 90;
+    const by = seconds ? 1 : 60;
+    const reads = rounded(value / by, extra) * by;
+    if (extra === 0) return { ...formatDuration(value), reads };
+    return { number: formatNumber(value / by, extra, style.decimal), unit: seconds ? 's' : 'min', reads };
+  }
+  const plain = show(value, unit, style);
+  const decimals = (plain.number.split(style.decimal)[1] ?? '').length + extra;
+  const number = toShown(value, unit, style);
+  const sign = unit === 'times' ? '×' : '';
+  return {
+    number: `${sign}${formatNumber(number, decimals, style.decimal)}`,
+    unit: plain.unit,
+    reads: fromShown(rounded(number, decimals), unit, style),
+  };
 }
 
 /** Value and unit in one text: `54 g`. */

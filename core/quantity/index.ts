@@ -5,6 +5,7 @@ export {
   inStyle,
   join,
   show,
+  showFine,
   showText,
   spoons,
   toShown,

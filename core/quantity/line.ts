@@ -38,6 +38,8 @@ export interface ReadLine {
   readonly lowG: number;
   readonly highG: number;
   readonly whole: WholeThing | null;
+  /** It comes out of the freezer and is thawed first. */
+  readonly frozen: boolean;
   /** How the mass came about, in words: "1½ cups at {125 g} a cup", measures in braces. Empty for a plain weight. */
   readonly reading: string;
   readonly basis: 'stated' | 'typical';
@@ -215,6 +217,7 @@ const BLANK: Omit<ReadLine, 'raw' | 'status'> = {
   lowG: 0,
   highG: 0,
   whole: null,
+  frozen: false,
   reading: '',
   basis: 'stated',
   fault: null,
@@ -301,6 +304,7 @@ export function readLine(
     lowG: best.massG - best.spreadG,
     highG: best.massG + best.spreadG,
     whole,
+    frozen: /\bfrozen\b/i.test(raw),
     reading: best.reading,
     basis: weighed ? 'stated' : 'typical',
     fault: null,

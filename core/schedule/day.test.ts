@@ -1,66 +1,59 @@
 import fc from 'fast-check';
-import type { Figure } from '../figure';
-import { METHODS } from '../process/batter.table';
-import { lastLoadWaitsMin, planDay } from './day';
+import { CUPCAKE, plan } from '../plan/test-utils/lines';
 import { localOf, minutesOf } from '../model/localTime';
+import { dayOf, warningsOf } from './day';
 
-const minutes = (value: number, high = value): Figure => ({
-  id: 'x',
-  label: 'x',
-  unit: 's',
-  value: value * 60,
-  low: value * 60,
-  high: high * 60,
-  bases: ['typical'],
-  kind: 'derived',
-  replace: null,
-  expected: null,
-  why: { sentence: '', sum: '', inputs: [] },
-});
-
-const day = (loads: readonly number[], method = METHODS.creamed) =>
-  planDay({
-    loads,
-    bakeTime: minutes(20, 23),
-    firstLook: minutes(17),
-    coolTime: minutes(45, 60),
-    turnaroundS: 240,
-    method,
-    ovenSettingC: 175,
+/** Cupcakes of 24 a load, of which bake and cooling are known to the minute. */
+const cupcakes = (count: number, formulaId = CUPCAKE.formulaId) =>
+  plan({
+    ...CUPCAKE,
+    count,
+    formulaId,
+    measured: { 'bake.factor': 1, 'oven.offset': 0 },
   });
+const minutesOfFigure = (one: ReturnType<typeof cupcakes>, id: string, end: 'value' | 'high' = 'high') =>
+  one.figure(id)[end] / 60;
 
 describe('a day reckoned backwards', () => {
-  it('takes the longer ends, by hand: two loads of 12 go in 110 and 83 min before', () => {
-    const steps = day([12, 12]);
+  it('takes the longer ends, by hand: cool, then the second load, the turn-round, the first', () => {
+    const one = cupcakes(48);
+    const { steps } = dayOf(one);
     const at = (id: string) => steps.find((step) => step.id === id);
-    expect(at('load-2')?.startMin).toBeCloseTo(60 + 23, 9);
-    expect(at('load-1')?.startMin).toBeCloseTo(60 + 23 + 4 + 23, 9);
-    expect(at('load-1')?.endMin).toBeCloseTo(87, 9);
-    expect(at('mix')?.startMin).toBeCloseTo(110 + 2 + 15, 9);
-    expect(at('butter-out')?.startMin).toBeCloseTo(127 + 60, 9);
-    expect(at('oven-on')?.startMin).toBeCloseTo(130, 9);
+    const [bake, cool] = [minutesOfFigure(one, 'bake.time'), minutesOfFigure(one, 'cool.time')];
+    const turn = minutesOfFigure(one, 'turnaround', 'value');
+    expect(one.loads.sizes).toEqual([24, 24]);
+    expect(at('load-2')?.startMin).toBeCloseTo(cool + bake, 6);
+    expect(at('load-1')?.startMin).toBeCloseTo(cool + bake + turn + bake, 6);
+    expect(at('load-1')?.endMin).toBeCloseTo(cool + bake + turn, 6);
+    const mix = at('mix')?.startMin ?? NaN;
+    expect(mix).toBeGreaterThan(at('load-1')?.startMin ?? NaN);
+    expect(at('butter-out')?.startMin).toBeCloseTo(mix + 60, 6);
+    expect(at('oven-on')?.startMin).toBeCloseTo((at('load-1')?.startMin ?? NaN) + 20, 6);
   });
 
   it('leaves butter in the cold where it is melted, and says one load plainly', () => {
-    const steps = day([9], METHODS.melted);
+    const { steps } = dayOf(cupcakes(9, 'formula-beetroot-ginger'));
     expect(steps.some((step) => step.id === 'butter-out')).toBe(false);
     expect(steps.find((step) => step.id === 'load-1')?.label).toBe('Bake');
-    expect(day([])).toEqual([]);
+    expect(dayOf({ tasks: [], readyMin: 0 })).toEqual({ steps: [], startBy: null });
   });
 
   it('never has two loads in the oven, and starts earlier the more there are', () => {
     fc.assert(
-      fc.property(fc.array(fc.integer({ min: 1, max: 24 }), { minLength: 1, maxLength: 12 }), (loads) => {
-        const oven = day(loads).filter((step) => step.kind === 'oven');
+      fc.property(fc.integer({ min: 1, max: 200 }), (count) => {
+        const day = dayOf(cupcakes(count)).steps;
+        const oven = day.filter((step) => step.kind === 'oven');
         const apart = oven.slice(1).every((step, i) => step.startMin < (oven[i]?.endMin ?? 0));
-        return apart && (day([...loads, 6])[0]?.startMin ?? 0) > (day(loads)[0]?.startMin ?? 0);
+        return apart && (dayOf(cupcakes(count + 24)).steps[0]?.startMin ?? 0) > (day[0]?.startMin ?? 0);
       }),
+      { numRuns: 20 },
     );
   });
 
-  it('lets only the last of several loads wait', () => {
-    expect(lastLoadWaitsMin([12], 1200, 240)).toBe(0);
-    expect(lastLoadWaitsMin([12, 12], 1200, 240)).toBeCloseTo(26, 9);
+  it('warns of batter that waits only where several loads follow one another', () => {
+    const waits = (count: number) => warningsOf(cupcakes(count)).some(({ fault }) => /waits/.test(fault));
+    expect(waits(12)).toBe(false);
+    expect(waits(96)).toBe(true);
   });
 });
 

@@ -1,144 +1,74 @@
-import type { Figure } from '../figure';
-import { HANDS } from '../process/oven.table';
-import type { MethodDef } from '../process/batter.table';
+import { localOf, minutesOf } from '../model/localTime';
+import type { LinePlan, Task, TaskDoes, Warning } from '../plan';
+// By file: the first screen tells a run's day without the weight of the whole planner.
+import { lengthS } from '../plan/task';
+import { taskWords } from '../plan/tasks.words';
+import { warning } from '../plan/warnings.words';
 
-/** One thing to do or to wait for. Times are minutes before the run must be ready (positive = earlier). */
-export interface DayStep {
+/** A task with its place in the day. Times are minutes before the run must be ready (positive = earlier). */
+export interface TimedStep {
   readonly id: string;
+  readonly does: TaskDoes['does'];
+  readonly kind: Task['kind'];
   readonly label: string;
   /** May hold measures in braces, `{175 °C}`, for `inStyle` to put in the reader's units. */
   readonly detail: string;
-  readonly startMin: number;
-  readonly endMin: number;
-  readonly kind: 'prompt' | 'hands' | 'oven' | 'wait';
   /** The figure that the step's length comes from. */
   readonly figureId: string;
+  readonly startMin: number;
+  readonly endMin: number;
+  /** Local times. */
+  readonly startAt: string;
+  readonly endAt: string;
 }
 
-export interface DayInput {
-  readonly loads: readonly number[];
-  readonly bakeTime: Figure;
-  readonly firstLook: Figure;
-  readonly coolTime: Figure;
-  readonly turnaroundS: number;
-  readonly method: MethodDef;
-  readonly ovenSettingC: number;
+/** The day of a line, and when it must begin at the latest. */
+export interface Day {
+  readonly steps: readonly TimedStep[];
+  /** Local time of the latest safe start; null where nothing has to be done. */
+  readonly startBy: string | null;
 }
-
-/** What stands before the first load goes in, min. */
-export function minutesBeforeOven(method: MethodDef, firstLoad: number): number {
-  return HANDS.weighOutMin + method.mixMin + fillMin(firstLoad);
-}
-
-const fillMin = (pieces: number) => (pieces * HANDS.fillWellS) / 60;
 
 /**
- * Reckons a day backwards from when the run must be ready: the latest safe start, taking the longer end of the likely
- * baking and cooling times, one oven load after another, and what has to be brought out or switched on before.
+ * Reckons tasks backwards from when the run must be ready: each as late as those that come after it allow, with the
+ * longer end of what is waited for. Each line by itself, as if it had the kitchen to itself.
  */
-export function planDay({
-  loads,
-  bakeTime,
-  firstLook,
-  coolTime,
-  turnaroundS,
-  method,
-  ovenSettingC,
-}: DayInput): DayStep[] {
-  const bake = bakeTime.high / 60;
-  const cool = coolTime.high / 60;
-  const turn = turnaroundS / 60;
-  const n = loads.length;
-  if (n === 0) return [];
-  const into = (k: number) => cool + (n - k) * bake + (n - 1 - k) * turn;
-  const firstIn = into(0);
-  const fillStart = firstIn + fillMin(loads[0] ?? 0);
-  const mixStart = fillStart + method.mixMin;
-  const weighStart = mixStart + HANDS.weighOutMin;
-  const steps: DayStep[] = [
-    ...(method.butterOutMin > 0
-      ? [
-          {
-            id: 'butter-out',
-            figureId: 'day.butterOut',
-            label: 'Butter out',
-            detail: 'Soft at {18 °C} to {20 °C}: a finger leaves a dent and does not slide through.',
-            startMin: Math.max(mixStart + method.butterOutMin, weighStart),
-            endMin: mixStart,
-            kind: 'prompt' as const,
-          },
-        ]
-      : []),
-    {
-      id: 'eggs-out',
-      figureId: 'day.eggsOut',
-      label: 'Eggs and milk out',
-      detail: 'At room temperature they blend without curdling the batter.',
-      startMin: mixStart + HANDS.eggsOutMin,
-      endMin: mixStart,
-      kind: 'prompt',
-    },
-    {
-      id: 'weigh-out',
-      figureId: 'day.weighOut',
-      label: 'Weigh out, line the tins',
-      detail: 'Everything ready before the mixer starts.',
-      startMin: weighStart,
-      endMin: mixStart,
-      kind: 'hands',
-    },
-    {
-      id: 'oven-on',
-      figureId: 'day.ovenWarms',
-      label: 'Oven on',
-      detail: `At {${Math.round(ovenSettingC)} °C}.`,
-      startMin: firstIn + HANDS.ovenWarmsMin,
-      endMin: firstIn,
-      kind: 'prompt',
-    },
-    {
-      id: 'mix',
-      figureId: 'day.mix',
-      label: 'Mix',
-      detail: method.meaning,
-      startMin: mixStart,
-      endMin: fillStart,
-      kind: 'hands',
-    },
-    {
-      id: 'fill',
-      figureId: 'day.fillWell',
-      label: 'Fill the first load',
-      detail: 'Weigh each well, then tap the tin level.',
-      startMin: fillStart,
-      endMin: firstIn,
-      kind: 'hands',
-    },
-    ...loads.map((pieces, k): DayStep => ({
-      id: `load-${k + 1}`,
-      figureId: 'bake.time',
-      label: n === 1 ? 'Bake' : `Bake load ${k + 1}`,
-      detail: `${pieces} in. First look ${Math.round(firstLook.value / 60)} min after it goes in.`,
-      startMin: into(k),
-      endMin: into(k) - bake,
-      kind: 'oven',
-    })),
-    {
-      id: 'cool',
-      figureId: 'cool.time',
-      label: n === 1 ? 'Cool' : 'Cool the last load',
-      detail: 'Five to ten minutes in the tin, then on a rack.',
-      startMin: cool,
-      endMin: 0,
-      kind: 'wait',
-    },
-  ];
-  return steps.sort((a, b) => b.startMin - a.startMin);
+export function dayOf({ tasks, readyMin }: Pick<LinePlan, 'tasks' | 'readyMin'>): Day {
+  const endsBefore = new Map<string, number>();
+  const steps: TimedStep[] = [];
+  // A task stands after all that it comes after: from the last one backwards every follower is known.
+  for (const task of [...tasks].reverse()) {
+    const end = endsBefore.get(task.id) ?? 0;
+    const start = end + lengthS(task) / 60;
+    for (const { task: before, leastS } of task.after)
+      endsBefore.set(before, Math.max(endsBefore.get(before) ?? 0, start + leastS / 60));
+    if (start > end) steps.push(timed(task, start, end, readyMin));
+  }
+  steps.reverse();
+  const inOrder = steps.sort((a, b) => b.startMin - a.startMin);
+  return { steps: inOrder, startBy: inOrder[0]?.startAt ?? null };
 }
 
-/** Minutes that the last load's batter waits between mixing and the oven. */
-export function lastLoadWaitsMin(loads: readonly number[], bakeTimeS: number, turnaroundS: number): number {
-  return loads.length <= 1
-    ? 0
-    : ((loads.length - 1) * (bakeTimeS + turnaroundS)) / 60 + fillMin(loads[0] ?? 0);
+const timed = (task: Task, startMin: number, endMin: number, readyMin: number): TimedStep => ({
+  id: task.id,
+  does: task.what.does,
+  kind: task.kind,
+  ...taskWords(task),
+  figureId: task.takes.id,
+  startMin,
+  endMin,
+  startAt: localOf(readyMin - startMin),
+  endAt: localOf(readyMin - endMin),
+});
+
+/** A latest safe start that has gone by. */
+export function lateWarnings(plan: LinePlan, day: Day = dayOf(plan)): Warning[] {
+  const { asOfMin } = plan;
+  const first = day.steps[0];
+  if (asOfMin === null || !first) return [];
+  const byMin = asOfMin - minutesOf(first.startAt);
+  return byMin > 0 ? [warning({ code: 'late', byMin })] : [];
 }
+
+/** All that is likely to go wrong with a line, a start that has gone by last. */
+export const warningsOf = (plan: LinePlan): readonly Warning[] => [...plan.warnings, ...lateWarnings(plan)];

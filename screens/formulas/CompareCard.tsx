@@ -1,12 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { FormulaDoc } from '../../core/model/documents';
-import type { ReadFormula } from '../../core/formula';
+import { readFormula, type ReadFormula } from '../../core/formula';
 import { compareShares, densitiesOf } from '../../core/formula/compare';
-import { readOnce } from '../../core/plan/lookup';
 import { formatNumber, showText } from '../../core/quantity';
 import { formulasIn } from '../../state/documents';
-import { useDocuments, useNumberStyle } from '../../state/store';
+import { useDocuments, useKitchen, useNumberStyle } from '../../state/store';
 import { QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { ChoiceSheet } from '../../ui/sentence';
@@ -17,25 +16,28 @@ import { space, useTokens } from '../../ui/theme';
 export function CompareCard({ doc, read }: { readonly doc: FormulaDoc; readonly read: ReadFormula }) {
   const docs = useDocuments((state) => state.docs);
   const style = useNumberStyle();
+  const kitchen = useKitchen();
   const [otherId, setOtherId] = useState<string | null>(null);
   const [choosing, setChoosing] = useState(false);
   const fixed = (n: number) => formatNumber(n, 2, style.decimal);
   const others = formulasIn(docs).filter(({ id }) => id !== doc.id);
   const other = others.find(({ id }) => id === otherId);
+  const beside = other ? readFormula(other, kitchen) : null;
   if (others.length === 0) return null;
-  const rows: readonly (readonly [string, string, string])[] = other
-    ? [
-        ...compareShares({ doc, read }, { doc: other, read: readOnce(other) }).map(
-          (row) =>
-            [row.name, showText(row.one, 'share', style), showText(row.other, 'share', style)] as const,
-        ),
-        ['batter, g a ml', fixed(densitiesOf(doc).batter), fixed(densitiesOf(other).batter)],
-        ['baked, g a ml', fixed(densitiesOf(doc).cake), fixed(densitiesOf(other).cake)],
-        ['one batch', showText(read.massG, 'g', style), showText(readOnce(other).massG, 'g', style)],
-        ['still oven', showText(doc.ovenC, '°C', style), showText(other.ovenC, '°C', style)],
-        ['minutes as written', minutes(doc), minutes(other)],
-      ]
-    : [];
+  const rows: readonly (readonly [string, string, string])[] =
+    other && beside
+      ? [
+          ...compareShares({ doc, read }, { doc: other, read: beside }).map(
+            (row) =>
+              [row.name, showText(row.one, 'share', style), showText(row.other, 'share', style)] as const,
+          ),
+          ['batter, g a ml', fixed(densitiesOf(doc).batter), fixed(densitiesOf(other).batter)],
+          ['baked, g a ml', fixed(densitiesOf(doc).cake), fixed(densitiesOf(other).cake)],
+          ['one batch', showText(read.massG, 'g', style), showText(beside.massG, 'g', style)],
+          ['still oven', showText(doc.ovenC, '°C', style), showText(other.ovenC, '°C', style)],
+          ['minutes as written', minutes(doc), minutes(other)],
+        ]
+      : [];
   return (
     <Card title="Beside another">
       {other ? (

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { isBatter, type FormulaDoc, type Makes, type Method } from '../../core/model/documents';
 import { fillsBy } from '../../core/formula/compare';
-import { readOnce } from '../../core/plan/lookup';
+import { readFormula } from '../../core/formula';
 import { METHODS } from '../../core/process/batter.table';
 import { showText, type Measures, type NumberStyle } from '../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../state/store';
@@ -60,7 +60,7 @@ export function FormulaSentence({
   readonly onChange: (label: string, over: Partial<FormulaDoc>) => void;
 }) {
   const style = useNumberStyle();
-  const { ownMeasures } = useKitchen();
+  const kitchen = useKitchen();
   return (
     <Sentence>
       <Words>A</Words>
@@ -70,7 +70,7 @@ export function FormulaSentence({
           title="How it is mixed"
           value={doc.method}
           text={METHODS[doc.method].name}
-          choices={() => methodChoices(doc, readOnce(doc, ownMeasures).massG, style)}
+          choices={() => methodChoices(doc, readFormula(doc, kitchen).massG, style)}
           onChoose={(method) => onChange('Method', { method })}
           testID="value-method"
         />

@@ -7,7 +7,7 @@ import { readFormula } from '../../core/formula';
 import { substitute } from '../../core/formula/substitute';
 import { formulaIn, formulaKey, runsIn } from '../../state/documents';
 import { newId } from '../../state/ids';
-import { change, useDocuments } from '../../state/store';
+import { change, useDocuments, useKitchen } from '../../state/store';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Notice } from '../../ui/notice';
@@ -50,6 +50,7 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
   const router = useRouter();
   const wide = useWide();
   const docs = useDocuments((state) => state.docs);
+  const kitchen = useKitchen();
   // What is being typed is shown at once and kept when the field is left, as one step that can be undone.
   const [draft, setDraft] = useState<string | null>(null);
   const [asking, setAsking] = useState<Asking>(null);
@@ -57,7 +58,7 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
   // The letter stands first; what the lines come to follows it.
   const settled = useDeferredValue(text);
   const settledDoc = useMemo(() => ({ ...doc, text: settled }), [doc, settled]);
-  const read = useMemo(() => readFormula(settledDoc), [settledDoc]);
+  const read = useMemo(() => readFormula(settledDoc, kitchen), [settledDoc, kitchen]);
   const put = (label: string, over: Partial<FormulaDoc>) => {
     change(`${label} of ${doc.name}`, { [formulaKey(doc.id)]: { ...doc, text, ...over } });
     setDraft(null);
@@ -101,7 +102,9 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
             read={read}
             onTakenFor={takenFor}
             onSubstitute={(index, substitution) =>
-              put(substitution.title, { text: substitute({ ...doc, text }, index, substitution).text })
+              put(substitution.title, {
+                text: substitute({ ...doc, text }, kitchen, index, substitution).text,
+              })
             }
           />
         </View>

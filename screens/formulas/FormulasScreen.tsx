@@ -1,11 +1,12 @@
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { isBatter, type FormulaDoc } from '../../core/model/documents';
 import { METHODS } from '../../core/process/batter.table';
 import { showText, type NumberStyle } from '../../core/quantity';
-import { readOnce } from '../../core/plan/lookup';
+import { Readings, readFormula } from '../../core/formula';
 import { formulasIn } from '../../state/documents';
-import { useDocuments, useNumberStyle, useScreen } from '../../state/store';
+import { useDocuments, useKitchen, useNumberStyle, useScreen } from '../../state/store';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Icon } from '../../ui/icons';
@@ -31,6 +32,8 @@ export function FormulasScreen() {
   const style = useNumberStyle();
   const { raised, inkSoft, warn } = useTokens();
   const formulas = formulasIn(docs);
+  const kitchen = useKitchen();
+  const [readings] = useState(() => new Readings());
   return (
     <Screen
       title="Formulas"
@@ -47,7 +50,7 @@ export function FormulasScreen() {
       ) : null}
       <Columns>
         {formulas.map((formula) => {
-          const read = readOnce(formula);
+          const read = readFormula(formula, kitchen, readings);
           return (
             <Tap
               key={formula.id}

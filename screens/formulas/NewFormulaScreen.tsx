@@ -3,11 +3,11 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { formulaSchema, type FormulaDoc } from '../../core/model/documents';
-import { readWith } from '../../core/exchange/read';
+import { readWith } from '../../core/exchange/readWith';
 import { guessMeasures, readFormula } from '../../core/formula';
 import { formulaKey } from '../../state/documents';
 import { newId } from '../../state/ids';
-import { change } from '../../state/store';
+import { change, useKitchen } from '../../state/store';
 import { MainAction } from '../../ui/actions';
 import { Notice } from '../../ui/notice';
 import { Screen, useWide } from '../../ui/screen';
@@ -38,13 +38,14 @@ interface Faults {
 export function NewFormulaScreen() {
   const router = useRouter();
   const wide = useWide();
+  const kitchen = useKitchen();
   const [doc, setDoc] = useState<FormulaDoc>(BLANK);
   const [chosen, setChosen] = useState(false);
   const [faults, setFaults] = useState<Faults>({ name: null, text: null });
   // Cups and spoons are guessed from the text until somebody says which they are.
   const measures = chosen ? doc.measures : guessMeasures(doc.text);
   const current = useMemo(() => ({ ...doc, measures }), [doc, measures]);
-  const read = useMemo(() => readFormula(current), [current]);
+  const read = useMemo(() => readFormula(current, kitchen), [current, kitchen]);
   const set = (over: Partial<FormulaDoc>) => {
     if (over.measures) setChosen(true);
     setDoc((before) => ({ ...before, ...over }));

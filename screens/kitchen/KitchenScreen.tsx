@@ -14,7 +14,7 @@ import { StatedHere } from './StatedHere';
 import { OwnMeasures, StockCard, StoreCupboard } from './Stock';
 import { Microwaves } from './Microwaves';
 import { Moulds } from './Moulds';
-import { Mugs, Scoops, Sheets, Vessels } from './Things';
+import { Bowls, Mugs, Scoops, Sheets, Vessels } from './Things';
 import { Tins } from './Tins';
 
 type Part = 'numbers' | 'bake' | 'mould' | 'store';
@@ -54,6 +54,7 @@ export function KitchenScreen() {
           <Sheets kitchen={kitchen} />
           <Ovens kitchen={kitchen} />
           <Mugs kitchen={kitchen} />
+          <Bowls kitchen={kitchen} />
           <Microwaves kitchen={kitchen} />
         </>
       ) : null}

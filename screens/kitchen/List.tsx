@@ -16,7 +16,7 @@ export interface KitchenProps {
 }
 
 /** The lists of a kitchen, by the field they stand in. */
-type Key = 'tins' | 'ovens' | 'sheets' | 'moulds' | 'mugs' | 'microwaves' | 'vessels' | 'scoops';
+type Key = 'tins' | 'ovens' | 'sheets' | 'moulds' | 'mugs' | 'microwaves' | 'vessels' | 'scoops' | 'bowls';
 interface Named {
   readonly id: string;
   readonly name: string;

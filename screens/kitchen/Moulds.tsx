@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { MouldDoc } from '../../core/model/documents';
-import { mouldedSection } from '../../core/piece';
+import { CAVITY_SHAPES, mouldedSection } from '../../core/piece';
 import { showText } from '../../core/quantity';
 import { newId } from '../../state/ids';
 import { useNumberStyle } from '../../state/store';
@@ -12,15 +12,11 @@ import { List, OWNED, sides, type KitchenProps } from './List';
 import { ThingCard } from './ThingCard';
 import { WaterTest } from './WaterTest';
 
-const SHAPES: readonly {
-  readonly value: MouldDoc['shape'];
-  readonly title: string;
-  readonly detail: string;
-}[] = [
-  { value: 'stadium', title: 'a bar with round ends', detail: 'As for pieces on a flat stick.' },
-  { value: 'half-ellipsoid', title: 'half a ball or an egg', detail: 'Also one half of a pair.' },
-  { value: 'box', title: 'a box', detail: 'Straight sides.' },
-];
+const SHAPES = Object.values(CAVITY_SHAPES).map(({ kind, title, detail }) => ({
+  value: kind,
+  title,
+  detail,
+}));
 
 /** Moulds by their measures, by the water test, or as one half of a pair. */
 export function Moulds({ kitchen }: KitchenProps) {
@@ -88,7 +84,7 @@ export function Moulds({ kitchen }: KitchenProps) {
               label="Shape"
               title="Shape of a cavity"
               value={mould.shape}
-              text={SHAPES.find(({ value }) => value === mould.shape)?.title ?? ''}
+              text={CAVITY_SHAPES[mould.shape].title}
               choices={SHAPES}
               onChoose={(shape) => change({ ...mould, shape })}
               after="."

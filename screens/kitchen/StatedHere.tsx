@@ -1,13 +1,17 @@
 import { View } from 'react-native';
 import type { KitchenDoc } from '../../core/model/documents';
-import { formatNumber } from '../../core/quantity';
-import { useNumberStyle } from '../../state/store';
+import type { Belief } from '../../core/model/belief';
+import { paramOf, scopeParts, withBelief } from '../../core/param';
+import { formatNumber, showText, type NumberStyle } from '../../core/quantity';
+import { formulaIn, type Docs } from '../../state/documents';
+import { useDocuments, useNumberStyle } from '../../state/store';
+import { dateOf, dayText } from '../../state/time';
 import { Card } from '../../ui/card';
 import { IconTap } from '../../ui/screen';
 import { Body, Small } from '../../ui/text';
 import { space } from '../../ui/theme';
 
-/** Figures that were said to hold always in this kitchen. */
+/** What was measured or learned of the things of this kitchen, each with what it belongs to and a way back. */
 export function StatedHere({
   kitchen,
   put,
@@ -15,41 +19,73 @@ export function StatedHere({
   readonly kitchen: KitchenDoc;
   readonly put: (label: string, over: Partial<KitchenDoc>) => void;
 }) {
-  const { decimal } = useNumberStyle();
-  const entries = Object.entries(kitchen.stated);
-  if (entries.length === 0) return null;
+  const style = useNumberStyle();
+  const docs = useDocuments((state) => state.docs);
+  const { beliefs } = kitchen;
+  if (beliefs.length === 0) return null;
   return (
     <Card title="Always in this kitchen">
-      <Small>Measured here and used in every run in place of the usual figure.</Small>
-      {entries.map(([id, value]) => (
-        <View key={id} style={{ flexDirection: 'row', alignItems: 'center', gap: space(1) }}>
-          <Body style={{ flex: 1 }}>{NAMES[id] ?? id}</Body>
-          <Body>{formatNumber(value, value < 10 ? 2 : 0, decimal)}</Body>
-          <IconTap
-            name="bin"
-            label={`Back to the usual figure: ${NAMES[id] ?? id}`}
-            onPress={() =>
-              put('Back to the usual figure', {
-                stated: Object.fromEntries(Object.entries(kitchen.stated).filter(([key]) => key !== id)),
-              })
-            }
-          />
-        </View>
-      ))}
+      <Small>Measured here, and used in every run in place of the usual figure.</Small>
+      {beliefs.map((belief) => {
+        const label = paramOf(belief.param)?.label ?? belief.param;
+        const whose = thingOf(belief.of, kitchen, docs);
+        return (
+          <View
+            key={`${belief.param}@${belief.of}`}
+            style={{ flexDirection: 'row', alignItems: 'center', gap: space(1) }}
+          >
+            <View style={{ flex: 1 }}>
+              <Body>{label}</Body>
+              <Small>{[whose, sinceText(belief)].filter(Boolean).join(', ')}</Small>
+            </View>
+            <Body>{valueText(belief, style)}</Body>
+            <IconTap
+              name="bin"
+              label={`Back to the usual figure: ${label}${whose ? `, ${whose}` : ''}`}
+              onPress={() =>
+                put('Back to the usual figure', {
+                  beliefs: withBelief(beliefs, belief.param, belief.of, null),
+                })
+              }
+            />
+          </View>
+        );
+      })}
     </Card>
   );
 }
 
-const NAMES: Readonly<Record<string, string>> = {
-  'batter.density': 'Batter, g a ml',
-  'cake.density': 'Cake, g a ml',
-  'bake.lossShare': 'Lost in baking, share',
-  'bowl.lossShare': 'Left on bowl and spoon, share',
-  'egg.mass': 'One egg without shell, g',
-  'batter.temperature': 'Batter as it goes in, °C',
-  'cake.done': 'Done at the centre, °C',
-  'bake.factor': 'Oven and batter against the usual, times',
-  'room.temperature': 'Room, °C',
-  'cool.constant': 'Cooling constant, s',
-  turnaround: 'Between two loads, s',
-};
+function valueText({ param, mean, spread }: Belief, style: NumberStyle): string {
+  const unit = paramOf(param)?.unit;
+  // A parameter of a later version of the app is shown as it stands.
+  const text = (n: number) =>
+    unit === undefined ? formatNumber(n, 2, style.decimal) : showText(n, unit, style);
+  return spread > 0 ? `${text(mean)} ± ${text(spread)}` : text(mean);
+}
+
+function sinceText({ seen, since }: Belief): string {
+  const times = seen > 1 ? `seen ${seen} times` : '';
+  return [times, since === null ? '' : `since ${dayText(dateOf(`${since}T12:00`), Date.now())}`]
+    .filter(Boolean)
+    .join(', ');
+}
+
+/** The name of what a belief belongs to; empty for the kitchen as a whole. */
+function thingOf(of: string, kitchen: KitchenDoc, docs: Docs): string {
+  const { kind, id } = scopeParts(of);
+  if (id === null) return '';
+  if (kind === 'formula') return formulaIn(docs, id)?.name ?? 'a formula that is gone';
+  const things: readonly { readonly id: string; readonly name: string }[] = [
+    ...kitchen.tins,
+    ...kitchen.ovens,
+    ...(kitchen.sheets ?? []),
+    ...(kitchen.moulds ?? []),
+    ...(kitchen.mugs ?? []),
+    ...(kitchen.microwaves ?? []),
+  ];
+  const named = things.find((thing) => thing.id === id);
+  if (named) return named.name;
+  return THINGS.has(kind) ? `a ${kind} that is gone` : id.replace(/-/g, ' ');
+}
+
+const THINGS: ReadonlySet<string> = new Set(['tin', 'oven', 'sheet', 'mould', 'mug', 'microwave']);

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { KitchenDoc, StoredDoc } from '../../core/model/documents';
 import { caseSection, stickSection, trayFromAbove } from '../../core/piece';
-import { APART_MM, COLD_TRAY, ballsOnTray, trayOf } from '../../core/plan/cold';
+import { APART_MM, COLD_TRAY, ballsOnTray, trayOf } from '../../core/schedule/cold';
 import { formatNumber, showText } from '../../core/quantity';
 import { newId } from '../../state/ids';
 import { useNumberStyle } from '../../state/store';

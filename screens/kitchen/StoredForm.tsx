@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { StoredDoc } from '../../core/model/documents';
 import { storedSchema } from '../../core/model/kitchenDoc';
-import { readWith } from '../../core/exchange/read';
+import { readWith } from '../../core/exchange/readWith';
 import { formatNumber, readNumberField } from '../../core/quantity';
 import { useNumberStyle } from '../../state/store';
 import { useTypedMass } from '../../state/typedMass';

@@ -1,4 +1,4 @@
-import type { MugDoc, ScoopDoc, SheetDoc, VesselDoc } from '../../core/model/documents';
+import type { BowlDoc, MugDoc, ScoopDoc, SheetDoc, VesselDoc } from '../../core/model/documents';
 import { boxSection, mugSection, scoopSection } from '../../core/piece';
 import { showText } from '../../core/quantity';
 import { newId } from '../../state/ids';
@@ -99,6 +99,41 @@ export function Mugs({ kitchen }: KitchenProps) {
             onSave={(volumeMl) => change({ ...mug, volumeMl: Math.max(60, volumeMl) })}
           />
         </ThingCard>
+      )}
+    />
+  );
+}
+
+/** Bowls to mix in: whether a batter goes into one of them. */
+export function Bowls({ kitchen }: KitchenProps) {
+  const { bowls = [] } = kitchen;
+  return (
+    <List<BowlDoc>
+      list="bowls"
+      title="Mixing bowls"
+      another="Another bowl"
+      things={bowls}
+      fresh={() => ({ id: newId('bowl'), name: `Bowl ${bowls.length + 1}`, owned: 1, volumeMl: 4800 })}
+      card={(bowl, change, remove) => (
+        <ThingCard
+          key={bowl.id}
+          thing={bowl}
+          what="bowl"
+          numbers={[
+            { ...OWNED, before: '' },
+            {
+              key: 'volumeMl',
+              label: 'Holds to the brim',
+              unit: 'ml',
+              min: 200,
+              max: 100_000,
+              before: 'of',
+              after: '.',
+            },
+          ]}
+          onChange={change}
+          onRemove={remove}
+        />
       )}
     />
   );

@@ -1,7 +1,7 @@
-import { useDeferredValue } from 'react';
+import { Fragment, useDeferredValue } from 'react';
 import { View } from 'react-native';
 import { tinSchema, type TinDoc } from '../../core/model/documents';
-import { barVolumeMl, bowlVolumeMl, boxSection, cupcakeCut, wellVolumeMl } from '../../core/piece';
+import { SIDE_FIELDS, WELL_SHAPES, cupcakeCut, sidesOf, wellMlOf, wellShapeOf } from '../../core/piece';
 import { showText } from '../../core/quantity';
 import { newId } from '../../state/ids';
 import { useNumberStyle } from '../../state/store';
@@ -22,23 +22,7 @@ interface TinProps {
   readonly onRemove: (() => void) | null;
 }
 
-const SIDES = [
-  { key: 'topMm', name: 'Across the top', min: 10, max: 300 },
-  { key: 'baseMm', name: 'Across the base', min: 5, max: 300 },
-  { key: 'depthMm', name: 'Depth', min: 5, max: 200 },
-] as const;
-
-const SHAPES = [
-  { value: 'frustum', title: 'round with sloping sides' },
-  { value: 'bowl', title: 'a bowl', detail: 'Half a ball, round side down.' },
-  { value: 'bar', title: 'a bar', detail: 'As for fingers.' },
-] as const;
-
-function volumeOf(tin: TinDoc): number {
-  if (tin.shape === 'bowl') return bowlVolumeMl(tin.topMm, tin.depthMm);
-  if (tin.shape === 'bar') return barVolumeMl(tin.lengthMm ?? tin.topMm, tin.topMm, tin.baseMm, tin.depthMm);
-  return wellVolumeMl(tin.topMm, tin.baseMm, tin.depthMm);
-}
+const SHAPES = Object.values(WELL_SHAPES).map(({ kind, title, detail }) => ({ value: kind, title, detail }));
 
 /** The tins, one at least. */
 export function Tins({ kitchen }: KitchenProps) {
@@ -69,21 +53,11 @@ function usual([first]: readonly TinDoc[]): TinDoc {
 /** One kind of tin, in a sentence, with a well of it drawn to scale. */
 function TinCard({ tin, onChange, onRemove }: TinProps) {
   const style = useNumberStyle();
-  const shape = tin.shape ?? 'frustum';
-  const byMeasures = volumeOf(tin);
-  const volume = tin.wellMl ?? byMeasures;
+  const shape = wellShapeOf(tin);
+  const mm = sidesOf(tin);
+  const volume = tin.wellMl ?? wellMlOf(tin);
   // The sentence shows what was changed first, then the drawing.
   const drawn = useDeferredValue(tin);
-  const side = ({ key, name, min, max }: (typeof SIDES)[number]) => (
-    <NumberValue
-      key={key}
-      label={name}
-      text={`${showText(tin[key], 'mm', style)}`}
-      ask={{ title: name, hint: 'Inside the well.', value: tin[key], unit: 'mm', min, max }}
-      onSave={(value) => onChange({ ...tin, [key]: value })}
-    />
-  );
-  const [top, base, depth] = SIDES;
   return (
     <Card>
       <Well tin={drawn} />
@@ -108,32 +82,26 @@ function TinCard({ tin, onChange, onRemove }: TinProps) {
         <ChoiceValue
           label="Shape of a well"
           title="Shape of a well"
-          value={shape}
-          text={SHAPES.find(({ value }) => value === shape)?.title ?? ''}
+          value={shape.kind}
+          text={shape.title}
           choices={SHAPES}
           onChoose={(next) => {
             const { wellMl: _measured, ...rest } = tin;
-            onChange({ ...rest, shape: next, ...(next === 'bar' ? { lengthMm: tin.lengthMm ?? 100 } : {}) });
+            onChange({ ...rest, shape: next });
           }}
           after=","
         />
-        {shape === 'bar' ? (
-          <>
+        {shape.fields.map(({ side, ask, after, min, max }) => (
+          <Fragment key={side}>
             <NumberValue
-              label="Length at the top"
-              text={showText(tin.lengthMm ?? 100, 'mm', style)}
-              ask={{ title: 'Length at the top', value: tin.lengthMm ?? 100, unit: 'mm', min: 10, max: 400 }}
-              onSave={(lengthMm) => onChange({ ...tin, lengthMm })}
+              label={ask}
+              text={showText(mm[side], 'mm', style)}
+              ask={{ title: ask, hint: 'Inside the well.', value: mm[side], unit: 'mm', min, max }}
+              onSave={(value) => onChange({ ...tin, [SIDE_FIELDS[side]]: value })}
             />
-            <Words>long,</Words>
-          </>
-        ) : null}
-        {side(top)}
-        <Words>across the top,</Words>
-        {side(base)}
-        <Words>across the base and</Words>
-        {side(depth)}
-        <Words>deep, of</Words>
+            <Words>{after}</Words>
+          </Fragment>
+        ))}
         <ChoiceValue
           label="Material"
           title="What the tin is made of"
@@ -171,14 +139,13 @@ function TinCard({ tin, onChange, onRemove }: TinProps) {
 
 /** A well of a tin, to scale. */
 function Well({ tin }: { readonly tin: TinDoc }) {
-  const shape = tin.shape ?? 'frustum';
-  const cone = wellVolumeMl(tin.topMm, tin.baseMm, tin.depthMm);
-  const cut = cupcakeCut(tin, cone / 2, cone * 0.95);
+  const shape = wellShapeOf(tin);
+  const brim = wellMlOf(tin);
   return (
     <View style={{ alignItems: 'center' }}>
-      {shape === 'frustum' ? (
+      {shape.domes ? (
         <CutDrawing
-          cut={cut}
+          cut={cupcakeCut(tin, brim / 2, brim * 0.95)}
           width={240}
           height={Math.max(56, (tin.depthMm + 8) * 2)}
           pxPerMm={2}
@@ -187,7 +154,7 @@ function Well({ tin }: { readonly tin: TinDoc }) {
         />
       ) : (
         <SectionDrawing
-          section={boxSection(shape === 'bar' ? (tin.lengthMm ?? tin.topMm) : tin.topMm, tin.depthMm)}
+          section={shape.section(sidesOf(tin))}
           width={240}
           height={96}
           label={`A well of ${tin.name} from the side, to scale`}

@@ -44,33 +44,20 @@ export function BakeScreen({ id }: { readonly id: string }) {
 const startedIn = (run: RunDoc, { line }: LinePlan, load: number) =>
   run.clocks.find((clock) => clock.load === load && clock.lineId === line.id);
 
-/** The figures of a load's clock: of the oven or of the microwave. */
-const TIMES = {
-  oven: { time: 'bake.time', look: 'bake.firstLook' },
-  microwave: { time: 'micro.time', look: 'micro.firstLook' },
-} as const;
-const timesOf = (plan: LinePlan) => (plan.has('bake.time') ? TIMES.oven : TIMES.microwave);
-
 /** Loads that have a clock: rounds of a mould are set by the cold, not by a clock of these. */
-const loadsOf = (plan: LinePlan): readonly number[] =>
-  plan.family === 'cakesicle'
-    ? []
-    : plan.has('sheet.count') && plan.family !== 'mini'
-      ? sheetLoads(plan)
-      : plan.loads.sizes;
+const loadsOf = ({ parts }: LinePlan): readonly number[] => parts.clocked?.sizes ?? [];
 
-const sheetLoads = (plan: LinePlan): number[] => [plan.figure('sheet.count').value];
-
-/** Cocoa, treacle and the like hide the colour that pale batters are judged by. */
+/** Puts a load in: its clock goes by what the plan expects at this moment. */
 function putIn(run: RunDoc, plan: LinePlan, load: number): void {
-  const ids = timesOf(plan);
-  const time = plan.figure(ids.time);
+  const { clocked } = plan.parts;
+  if (!clocked) return;
+  const { time, firstLook } = clocked;
   const clock = startClock(
     newId('clock'),
     plan.line.id,
     load,
     loadsOf(plan)[load - 1] ?? 1,
-    { firstLookS: plan.figure(ids.look).value, expectedS: time.value, latestS: time.high },
+    { firstLookS: firstLook.value, expectedS: time.value, latestS: time.high },
     Date.now(),
   );
   changeRunOf(`Load ${load} in`, run.id, (now) => ({ ...now, clocks: [...now.clocks, clock] }));
@@ -110,7 +97,6 @@ function Foot({ open, onClose }: { readonly open: OpenRun; readonly onClose: () 
 function Loads({ run, plan }: { readonly run: RunDoc; readonly plan: LinePlan }) {
   const style = useNumberStyle();
   const sizes = loadsOf(plan);
-  const ids = timesOf(plan);
   const tests = plan.tests.map((test) => inStyle(test, style));
   const running = run.clocks
     .filter(({ lineId }) => lineId === plan.line.id)
@@ -137,14 +123,9 @@ function Loads({ run, plan }: { readonly run: RunDoc; readonly plan: LinePlan })
         <Card title={run.clocks.length === 0 ? 'Fill and bake' : 'Still to go in'}>
           {run.clocks.length === 0 ? (
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4) }}>
-              {['portion.mass', 'sheet.mass', 'oven.setting', ids.time, 'micro.stand']
-                .filter(
-                  (figureId) =>
-                    plan.has(figureId) && !(figureId === 'portion.mass' && plan.has('dough.total')),
-                )
-                .map((figureId) => (
-                  <FigureView key={figureId} {...of} figure={plan.figure(figureId)} />
-                ))}
+              {plan.parts.clocked?.shows.map(({ id: figureId }) => (
+                <FigureView key={figureId} {...of} figure={plan.figure(figureId)} />
+              ))}
             </View>
           ) : null}
           {waiting.map(({ load, pieces }) => (
@@ -156,7 +137,7 @@ function Loads({ run, plan }: { readonly run: RunDoc; readonly plan: LinePlan })
           <Small>Level each as it is filled. The clock starts when the door shuts.</Small>
         </Card>
       ) : null}
-      {sizes.length > 0 && !run.closed && 'oven' in plan ? <CoreCurve plan={plan} /> : null}
+      {sizes.length > 0 && !run.closed ? <CoreCurve plan={plan} /> : null}
       {sizes.length === 0 ? <NoBaking plan={plan} /> : null}
       {plan.cautions
         .filter((caution) => caution.place === 'bake' || caution.place === 'cool')
@@ -168,22 +149,19 @@ function Loads({ run, plan }: { readonly run: RunDoc; readonly plan: LinePlan })
 }
 
 /** "18 wells of 55 g", "1 sheet of 1150 g", "3 mugs of 120 g". */
-function loadWords(plan: LinePlan, pieces: number, style: NumberStyle): string {
-  const [what, id] = plan.has('sheet.mass')
-    ? ['sheet', 'sheet.mass']
-    : plan.family === 'mug'
-      ? ['mug', 'portion.mass']
-      : ['well', 'portion.mass'];
-  const n = plan.has('sheet.count') ? plan.figure('sheet.count').value : pieces;
-  return `${n} ${n === 1 ? what : `${what}s`} of ${showText(plan.figure(id ?? '').value, 'g', style)}`;
+function loadWords({ parts }: LinePlan, pieces: number, style: NumberStyle): string {
+  const { clocked } = parts;
+  if (!clocked) return String(pieces);
+  const n = clocked.inLoad ?? pieces;
+  return `${n} ${n === 1 ? clocked.of : `${clocked.of}s`} of ${showText(clocked.each.value, 'g', style)}`;
 }
 
 /** A line with nothing in an oven: its hours stand in the day. */
 function NoBaking({ plan }: { readonly plan: LinePlan }) {
   const words =
-    plan.figure('count.made').value === 0
+    plan.parts.count.made.value === 0
       ? 'There is not enough for a single piece. Look at the sums.'
-      : plan.has('micro.time')
+      : plan.parts.micro
         ? 'Its cake comes from the microwave, one bowl after another. The sums say how long.'
         : 'Nothing of this line goes into the oven by load. The day in its sums says what sets when.';
   return <Body>{words}</Body>;

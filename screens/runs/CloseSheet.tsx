@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
 import { closedSchema, type Closed, type RunDoc } from '../../core/model/documents';
-import { readWith } from '../../core/exchange/read';
+import { readWith } from '../../core/exchange/readWith';
 import type { FinishKind } from '../../core/plan';
 import { readNumberField } from '../../core/quantity';
 import type { RunPlan } from '../../state/plans';
@@ -41,10 +41,10 @@ function CloseForm({ run, whole, onClose }: CloseProps) {
   const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
   // Where pieces bake in wells, their clocks have counted them; else the plan did.
   const counted = run.clocks.reduce((sum, clock) => sum + clock.pieces, 0);
-  const wells = plans.length > 0 && plans.every((plan) => plan.has('tin.wells') && !plan.has('wells.made'));
-  const made0 = wells ? counted : plans.reduce((sum, plan) => sum + plan.figure('count.made').value, 0);
-  const finished = plans.find((plan) => 'finish' in plan);
-  const said = finished && 'finish' in finished ? finished.finish : null;
+  const wells =
+    plans.length > 0 && plans.every(({ parts }) => parts.wellsOfTin !== null && parts.wells === null);
+  const made0 = wells ? counted : plans.reduce((sum, plan) => sum + plan.parts.count.made.value, 0);
+  const said = plans.map(({ parts }) => parts.finish).find((one) => one !== null) ?? null;
   const [made, setMade] = useState(String(made0));
   const [finish, setFinish] = useState<Closed['finish']>(said?.kind ?? 'gentle');
   const [note, setNote] = useState('');

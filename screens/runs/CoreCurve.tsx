@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import Svg, { Line, Path } from 'react-native-svg';
-import type { LinePlan, WellsPlan } from '../../core/plan';
+import type { LinePlan, OvenQuestion } from '../../core/plan';
 import { passesAtS, type BakeCurve } from '../../core/process/bakeCurve';
 import { formatDuration, join, showText } from '../../core/quantity';
 import { useBakeCurve } from '../../state/bakeCurve';
@@ -17,19 +17,30 @@ const TOP_C = 105;
 const SETS_C = 65;
 
 /** How the coldest place of a piece warms in the oven, as the baking model has it. */
-export function CoreCurve({ plan }: { readonly plan: LinePlan & Pick<WellsPlan, 'oven'> }) {
-  const curve = useBakeCurve(plan.oven);
+export function CoreCurve({ plan }: { readonly plan: LinePlan }) {
+  const { ovenQuestion, bake } = plan.parts;
+  return ovenQuestion && bake ? <Warming question={ovenQuestion()} bake={bake} /> : null;
+}
+
+function Warming({
+  question,
+  bake,
+}: {
+  readonly question: OvenQuestion;
+  readonly bake: NonNullable<LinePlan['parts']['bake']>;
+}) {
+  const curve = useBakeCurve(question);
   const style = useNumberStyle();
   if (!curve) return null;
-  const done = plan.figure('cake.done').value;
+  const done = bake.oven.done.value;
   const time = (seconds: number | null) => (seconds === null ? 'never' : join(formatDuration(seconds)));
   const sets = passesAtS(curve, SETS_C);
-  const { low, high } = plan.figure('bake.time');
+  const { low, high } = bake.time;
   const words = `The coldest place passes ${showText(SETS_C, '°C', style)}, the dotted line, after about ${time(sets)}, when it begins to set. It is done at ${showText(done, '°C', style)}, the dashed one, after about ${time(curve.timeS)}, likely ${Math.round(low / 60)} to ${Math.round(high / 60)}.`;
   return (
     <Card title="Inside the cake">
       <Row
-        left={`${showText(plan.oven.input.batterC, '°C', style)}, goes in`}
+        left={`${showText(question.input.batterC, '°C', style)}, goes in`}
         right={`done at ${showText(done, '°C', style)}`}
       />
       <Curve curve={curve} doneC={done} label={words} />

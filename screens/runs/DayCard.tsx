@@ -1,5 +1,6 @@
 import { View } from 'react-native';
-import type { LinePlan, TimedStep } from '../../core/plan';
+import type { LinePlan } from '../../core/plan';
+import { dayOf, type TimedStep } from '../../core/schedule/day';
 import { inStyle } from '../../core/quantity';
 import { useNumberStyle } from '../../state/store';
 import { clockText } from '../../state/time';
@@ -15,10 +16,11 @@ interface DayProps {
 
 /** The day reckoned backwards from when the run must be ready. */
 export function DayCard({ runId, plan }: DayProps) {
-  if (plan.day.length === 0) return null;
+  const { steps } = dayOf(plan);
+  if (steps.length === 0) return null;
   return (
     <Card title="Backwards from the hour">
-      {plan.day.map((step) => (
+      {steps.map((step) => (
         <StepRow key={step.id} runId={runId} plan={plan} step={step} />
       ))}
       <Small>Latest safe times: baking and cooling are taken at the longer end of their ranges.</Small>

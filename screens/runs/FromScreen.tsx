@@ -50,7 +50,7 @@ export function FromScreen() {
     const readyAt = readyChoices(now)[0]?.local ?? '';
     const run: RunDoc = {
       kind: 'run',
-      version: 1,
+      version: 2,
       id: newId('run'),
       name: `${offer.title} from what is there`,
       createdAt: now,

@@ -4,8 +4,8 @@ import { View } from 'react-native';
 import { ALLERGEN_NAMES } from '../../core/caution/allergens.table';
 import type { RunDoc } from '../../core/model/documents';
 import { bowlsOf, tickKey, ticksOf, withTicks } from '../../core/plan/bowls';
-import { gatherOf, preparationsOf, sharedNutFaults, type Preparation } from '../../core/plan/gather';
-import { coldFaults } from '../../core/plan/cold';
+import { coldFaults } from '../../core/schedule/cold';
+import { gatherOf, preparationsOf, sharedNutWarnings, type Preparing } from '../../core/schedule/gather';
 import { inStyle } from '../../core/quantity';
 import { useNow } from '../../state/clock';
 import type { RunPlan } from '../../state/plans';
@@ -86,8 +86,8 @@ function WeighList({ run, whole }: { readonly run: RunDoc; readonly whole: RunPl
   const colds = coldFaults(plans, kitchen);
   return (
     <>
-      <First run={run} preparations={preparationsOf(run, whole, kitchen)} />
-      {[...sharedNutFaults(run, whole), ...colds].map(({ fault, mend }) => (
+      <First run={run} preparations={preparationsOf(whole, kitchen)} />
+      {[...sharedNutWarnings(run, whole), ...colds].map(({ fault, mend }) => (
         <Notice key={fault} fault={fault} mend={mend} />
       ))}
       {gatherOf(run, whole).map((group) => (
@@ -108,7 +108,7 @@ function WeighList({ run, whole }: { readonly run: RunDoc; readonly whole: RunPl
   );
 }
 
-const KINDS: Readonly<Record<Preparation['kind'], string>> = {
+const KINDS: Readonly<Record<Preparing['kind'], string>> = {
   'warm up': 'Bring out',
   thaw: 'Thaw',
   wash: 'Wash warm',
@@ -117,13 +117,7 @@ const KINDS: Readonly<Record<Preparation['kind'], string>> = {
 };
 
 /** What to do before the scale comes out. */
-function First({
-  run,
-  preparations,
-}: {
-  readonly run: RunDoc;
-  readonly preparations: readonly Preparation[];
-}) {
+function First({ run, preparations }: { readonly run: RunDoc; readonly preparations: readonly Preparing[] }) {
   const style = useNumberStyle();
   const now = useNow(60_000);
   const ticks = ticksOf(run);

@@ -1,43 +1,37 @@
 import { View } from 'react-native';
+import type { Ref } from '../../core/figure';
 import type { LinePlan } from '../../core/plan';
-import { patchesOnCake, sectionOf } from '../../core/plan/section';
 import { showText, type NumberStyle } from '../../core/quantity';
-import { useKitchen, useNumberStyle } from '../../state/store';
+import { useNumberStyle } from '../../state/store';
 import { CutDrawing } from '../../ui/cut';
 import { SectionDrawing } from '../../ui/section';
 import { Body } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 
-/** "Filled 52 %, 17 mm below the rim. Comes out gently domed, 7 mm above it." */
-function wellWords(plan: LinePlan, style: NumberStyle): string {
-  const below = plan.figure('fill.belowRim').value;
-  const above = plan.figure('finish.aboveRim').value;
-  const fill = showText(plan.figure('fill.share').value, 'share', style);
-  const batter = below >= 0 ? `${showText(below, 'mm', style)} below the rim` : 'over the rim';
-  const cake = `${showText(Math.abs(above), 'mm', style)} ${above >= 0 ? 'above' : 'below'} it`;
-  const finish = 'finish' in plan ? plan.finish.name : '';
-  return `Filled ${fill}, ${batter}. Comes out ${finish}, its top ${cake}.`;
-}
-
 /** What the drawing shows, said in a sentence with its measures. */
-function cutWords(plan: LinePlan, style: NumberStyle): string {
-  const mm = (id: string) => showText(plan.figure(id).value, 'mm', style);
-  const g = (id: string) => showText(plan.figure(id).value, 'g', style);
-  const share = (id: string) => showText(plan.figure(id).value, 'share', style);
-  const coat = plan.has('coat.mm') ? ` Coat ${mm('coat.mm')} thick, ${g('coat.each')}.` : '';
-  if (plan.has('fill.belowRim')) return wellWords(plan, style);
-  switch (plan.family) {
-    case 'pop':
-      return `Dough ${mm('ball.diameter')} across, ${g('portion.mass')}.${coat}`;
-    case 'cakesicle':
-      return `Shell ${mm('shell.mm')} thick, ${g('shell.taken')} with its back plate; ${g('portion.mass')} of filling inside.`;
+function cutWords({ cutSays: says, parts }: LinePlan, style: NumberStyle): string {
+  const mm = ({ value }: Ref<'mm'>) => showText(value, 'mm', style);
+  const g = ({ value }: Ref<'g'>) => showText(value, 'g', style);
+  const share = ({ value }: Ref<'share'>) => showText(value, 'share', style);
+  const coat = parts.coat ? ` Coat ${mm(parts.coat.thickness)} thick, ${g(parts.coat.each)}.` : '';
+  switch (says.is) {
+    case 'well': {
+      const { belowRim, aboveRim, filled, finish } = says;
+      const batter = belowRim.value >= 0 ? `${mm(belowRim)} below the rim` : 'over the rim';
+      const above = aboveRim.value;
+      const cake = `${showText(Math.abs(above), 'mm', style)} ${above >= 0 ? 'above' : 'below'} it`;
+      return `Filled ${share(filled)}, ${batter}. Comes out ${finish}, its top ${cake}.`;
+    }
+    case 'ball':
+      return `Dough ${mm(says.across)} across, ${g(says.portion)}.${coat}`;
+    case 'moulded':
+      return `Shell ${mm(says.shell)} thick, ${g(says.chocolate)} with its back plate; ${g(says.portion)} of filling inside.`;
     case 'mug':
-      return `Filled ${share('fill.share')}, risen to ${share('finish.share')} of the mug: ${g('portion.mass')} of batter.`;
-    case 'cupcake':
-    case 'mini':
-      return plan.has('piece.length')
-        ? `${mm('piece.length')} by ${mm('piece.width')}, ${mm('piece.height')} high, ${g('cake.mass')} of cake.${coat}`
-        : `${g('piece.mass')} a piece.${coat}`;
+      return `Filled ${share(says.filled)}, risen to ${share(says.risen)} of the mug: ${g(says.portion)} of batter.`;
+    case 'cut':
+      return `${mm(says.length)} by ${mm(says.width)}, ${mm(says.height)} high, ${g(says.cake)} of cake.${coat}`;
+    case 'piece':
+      return `${g(says.mass)} a piece.${coat}`;
   }
 }
 
@@ -59,15 +53,13 @@ export function PieceDrawing({
   readonly bare?: boolean;
   readonly label: string;
 }) {
-  const kitchen = useKitchen();
   const size = { width, height, bare, label };
-  if ('cut' in plan && plan.cut) {
-    return <CutDrawing cut={plan.cut} patches={patchesOnCake(plan, plan.cut.cake)} {...size} />;
-  }
-  const mould =
-    plan.family === 'cakesicle' ? kitchen.moulds?.find(({ id }) => id === plan.line.mouldId) : undefined;
-  const section = sectionOf(plan, mould?.shape);
-  return section ? <SectionDrawing section={section} {...size} /> : null;
+  const { drawing } = plan;
+  return drawing.is === 'in its well' ? (
+    <CutDrawing cut={drawing.cut} patches={drawing.patches} {...size} />
+  ) : (
+    <SectionDrawing section={drawing.section} {...size} />
+  );
 }
 
 const NAMES: Readonly<Record<LinePlan['family'], string>> = {

@@ -5,8 +5,8 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { MAX_PIECES, type Family, type FormulaDoc, type RunDoc } from '../../core/model/documents';
 import { lineFromPiece } from '../../core/model/pieceDoc';
-import { shareLots } from '../../core/plan/offers';
-import { newLine, type CrumbStart } from '../../core/line/newLines';
+import { shareLots } from '../../core/line/lots';
+import { newLine, type CrumbStart } from '../../core/line/newLine';
 import { useNow } from '../../state/clock';
 import { formulasIn, piecesIn } from '../../state/documents';
 import { newId } from '../../state/ids';
@@ -109,7 +109,7 @@ export function NewRunScreen({
     const called = piece?.name ?? formula?.name ?? FAMILY_WORDS[family].title;
     const run: RunDoc = {
       kind: 'run',
-      version: 1,
+      version: 2,
       id: newId('run'),
       name: `${called}, ${dayText(new Date(`${readyAt}:00`), now)}`,
       createdAt: now,

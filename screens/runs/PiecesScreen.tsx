@@ -1,9 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { Family, RunDoc } from '../../core/model/documents';
-import { newLine } from '../../core/line/newLines';
+import { newLine } from '../../core/line/newLine';
 import { lineFromPiece } from '../../core/model/pieceDoc';
-import { shareLots } from '../../core/plan/offers';
+import { shareLots } from '../../core/line/lots';
 import { useNow } from '../../state/clock';
 import { piecesIn, runKey } from '../../state/documents';
 import { newId } from '../../state/ids';

@@ -4,8 +4,10 @@ import { ALLERGEN_NAMES } from '../../core/caution/allergens.table';
 import { keepingWords } from '../../core/caution/keeping';
 import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan } from '../../core/plan';
-import { gatherOf, preparationsOf, type GatherGroup } from '../../core/plan/gather';
+import { SECTION_WORDS } from '../../core/plan/sections.words';
 import { weighOut } from '../../core/plan/weighOut';
+import { dayOf } from '../../core/schedule/day';
+import { gatherOf, preparationsOf, type GatherGroup } from '../../core/schedule/gather';
 import { inStyle, join, show } from '../../core/quantity';
 import { useNow } from '../../state/clock';
 import { fileName, runFileText, saveFile } from '../../state/exchange';
@@ -18,7 +20,6 @@ import { Screen } from '../../ui/screen';
 import { Body, Heading, Small, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
 import { PieceDrawing, useCutWords } from './LineCut';
-import { sectionsOf, wellOf } from './sums/sections';
 import { pieceWords } from './words';
 
 /** The run on paper: a sheet for each line and one list to gather by. Also saves it as a file. */
@@ -76,8 +77,6 @@ function BatchSheet({ plan }: { readonly plan: LinePlan }) {
   const style = useNumberStyle();
   const words = useCutWords(plan);
   const { line, formula } = plan;
-  const well = wellOf(plan);
-  const sections = [...(well ? [well] : []), ...sectionsOf(plan)];
   const allergens = plan.allergens.map((one) => ALLERGEN_NAMES[one]).join(', ');
   return (
     <View style={{ gap: space(1) }} testID="sheet-batch">
@@ -85,20 +84,20 @@ function BatchSheet({ plan }: { readonly plan: LinePlan }) {
       <PieceDrawing plan={plan} width={300} height={130} label={words} />
       <Body>{words}</Body>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4), rowGap: space(1.5) }}>
-        {sections.map(({ id, title, hero, heroLabel, few = [], rows }) => (
+        {plan.sections.map(({ id, hero, few, rows }) => (
           <View key={id} style={{ width: 300 }}>
-            <Strong>{title}</Strong>
-            <Row plan={plan} id={hero} label={heroLabel} />
+            <Strong>{SECTION_WORDS[id].title}</Strong>
+            <Row plan={plan} id={hero.id} label={SECTION_WORDS[id].hero} />
             {[...few, ...rows]
-              .filter((one) => plan.has(one) && plan.figure(one).value !== 0)
+              .filter(({ value }) => value !== 0)
               .map((one) => (
-                <Row key={one} plan={plan} id={one} />
+                <Row key={one.id} plan={plan} id={one.id} />
               ))}
           </View>
         ))}
         <View style={{ width: 300 }}>
           <Strong>The day</Strong>
-          {plan.day.map((step) => (
+          {dayOf(plan).steps.map((step) => (
             <Body key={step.id}>{`${clockText(step.startAt)}  ${step.label}`}</Body>
           ))}
         </View>
@@ -135,7 +134,7 @@ function GatherSheet({ run, whole }: { readonly run: RunDoc; readonly whole: Run
   return (
     <View style={{ gap: space(1) }} testID="sheet-gather">
       <Heading level={2}>Gather</Heading>
-      {preparationsOf(run, whole, kitchen).map(({ id, words, at }) => (
+      {preparationsOf(whole, kitchen).map(({ id, words, at }) => (
         <Body key={id}>{`☐  ${inStyle(words, style)}${at ? ` (${whenText(at, now)})` : ''}`}</Body>
       ))}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4), rowGap: space(1.5) }}>
@@ -155,8 +154,8 @@ function GroupList({ group, whole }: { readonly group: GatherGroup; readonly who
   const rows: { readonly key: string; readonly name: string; readonly amount: string }[] = [];
   if (bowl && holder) {
     for (const item of bowl.batch.ingredients) {
-      const { main, beside } = weighOut(item, holder, kitchen.scaleStepG, style);
-      rows.push({ key: item.key, name: item.name, amount: beside ? `${main} (${beside})` : main });
+      const { main, beside } = weighOut(item, kitchen.scaleStepG, style);
+      rows.push({ key: `${item.place}`, name: item.name, amount: beside ? `${main} (${beside})` : main });
     }
   }
   for (const { key, lineId, figureId, what } of things) {

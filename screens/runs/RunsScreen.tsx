@@ -25,6 +25,7 @@ import { Body, Heading, Small, Strong } from '../../ui/text';
 import { FONT, space, useTokens } from '../../ui/theme';
 import { DayCard } from './DayCard';
 import { LineCut, PieceDrawing } from './LineCut';
+import { dayOf } from '../../core/schedule/day';
 import { nextThing } from './nextThing';
 import { stageHref } from './stages';
 import { RunRow, useRunWords } from './RunList';
@@ -98,7 +99,7 @@ function NextCard({ run }: { readonly run: RunDoc }) {
   const planned = whole?.lines.find((one) => one.planned);
   const plan = planned?.planned ? planned : null;
   const next = whole && plan ? nextThing(run, whole, localNow(now)) : null;
-  const starts = (whole?.lines ?? []).flatMap((one) => (one.planned && one.startBy ? [one.startBy] : []));
+  const starts = (whole?.lines ?? []).flatMap((one) => (one.planned ? (dayOf(one).startBy ?? []) : []));
   const startBy = starts.sort()[0];
   const at = next?.atMs ? clockOf(next.atMs) : next?.at ? whenText(next.at, now) : null;
   const late = next?.at ? next.at < localNow(now) : false;

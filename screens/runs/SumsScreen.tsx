@@ -1,10 +1,12 @@
 import { useRouter } from 'expo-router';
 import { useWindowDimensions } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
+import type { Ref } from '../../core/figure';
 import type { LinePlan } from '../../core/plan';
 import { keepingWords } from '../../core/caution/keeping';
 import { FIRST_LOOK_SHARE } from '../../core/process/oven.table';
-import { coldFault } from '../../core/plan/cold';
+import { coldFault } from '../../core/schedule/cold';
+import { dayOf, warningsOf } from '../../core/schedule/day';
 import { inStyle } from '../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../state/store';
 import { clockText } from '../../state/time';
@@ -23,7 +25,6 @@ import { BatterCard } from './sums/BatterCard';
 import { HowManyCard } from './sums/HowManyCard';
 import { SectionCard } from './sums/SectionCard';
 import { Rescue } from './sums/Rescue';
-import { sectionsOf, wellOf } from './sums/sections';
 import { WhatIf } from './sums/WhatIf';
 
 interface Part {
@@ -63,22 +64,24 @@ export function SumsScreen({ id }: { readonly id: string }) {
 function LineSums({ run, plan, third, width }: Part & { readonly third: boolean; readonly width: number }) {
   const style = useNumberStyle();
   const cold = coldFault(plan, useKitchen());
-  const well = wellOf(plan);
-  const batter = plan.has('batter.mixed');
+  const { bowl, bake } = plan.parts;
+  // A well comes before its batter.
+  const [first, ...rest] = plan.sections;
+  const well = first?.id === 'well' ? first : null;
   return (
     <>
       {third ? null : <LineCut plan={plan} width={Math.min(width - 32, 420)} height={210} />}
-      {[...plan.warnings, ...(cold ? [cold] : [])].map(({ fault, mend }) => (
+      {[...warningsOf(plan), ...(cold ? [cold] : [])].map(({ fault, mend }) => (
         <Notice key={fault} fault={inStyle(fault, style)} mend={inStyle(mend, style)} />
       ))}
       {well ? <SectionCard run={run} plan={plan} section={well} /> : null}
-      {batter ? <BatterCard run={run} plan={plan} strata={!third} /> : null}
+      {bowl ? <BatterCard run={run} plan={plan} bowl={bowl} strata={!third} /> : null}
       <HowManyCard run={run} plan={plan} />
-      {sectionsOf(plan).map((section) => (
+      {(well ? rest : plan.sections).map((section) => (
         <SectionCard key={section.id} run={run} plan={plan} section={section} />
       ))}
-      {plan.has('bake.firstLook') ? <FirstLook run={run} plan={plan} /> : null}
-      {!batter && !third ? (
+      {bake ? <FirstLook run={run} plan={plan} look={bake.firstLook} /> : null}
+      {!bowl && !third ? (
         <Card title="The grams">
           <Strata plan={plan} runId={run.id} />
         </Card>
@@ -108,14 +111,13 @@ function Notes({ plan }: { readonly plan: LinePlan }) {
   );
 }
 
-function FirstLook({ run, plan }: Part) {
+function FirstLook({ run, plan, look }: Part & { readonly look: Ref<'s'> }) {
   const of = { runId: run.id, lineId: plan.line.id };
-  const load = plan.day.find((step) => step.id === 'load-1');
-  const look = plan.figure('bake.firstLook');
+  const load = dayOf(plan).steps.find((step) => step.does === 'bake load');
   return (
     <Card title="The first look">
       {load ? (
-        <WhyTap {...of} figureId="bake.firstLook" label="The clock time of the first look">
+        <WhyTap {...of} figureId={look.id} label="The clock time of the first look">
           <Body>{`In at ${clockText(load.startAt)} by this plan: first look ${addTo(load.startAt, look.value)}, then every 2 min.`}</Body>
         </WhyTap>
       ) : null}

@@ -162,7 +162,7 @@ describe('sums of a family', () => {
     put('500', 'Plan on from this');
     // 500 × 0.985 ÷ 25 = 19.7.
     expect(figure('count.made')).toMatch(/: 19/);
-    expect(line<PopLine>(0).stated).toEqual({ 'dough.total': 500 });
+    expect(line<PopLine>(0).measured).toEqual({ 'dough.total': 500 });
     fireEvent.click(first('button', /^All 36, lighter/));
     expect(line<PopLine>(0).size).toEqual({ by: 'mass', massG: 13 });
     tap('tab', /^16 moulded pieces/);
@@ -260,12 +260,12 @@ describe('starting and bringing in', () => {
     put('Pops for the gate', 'Save');
     const piece = () =>
       Object.values(useDocuments.getState().docs).find((doc): doc is PieceDoc => doc.kind === 'piece');
-    expect(piece()).toMatchObject({ name: 'Pops for the gate', line: { family: 'pop', stated: {} } });
+    expect(piece()).toMatchObject({ name: 'Pops for the gate', line: { family: 'pop', measured: {} } });
     // Another line of it, in the same run.
     tap('button', 'Another line');
     choose(/^Pops for the gate/);
     const added = table().lines.at(-1);
-    expect({ ...added, id: '' }).toEqual({ ...before, id: '', stated: {}, ticks: [] });
+    expect({ ...added, id: '' }).toEqual({ ...before, id: '', measured: {}, ticks: [] });
     undo();
     cleanup();
     // A run of fewer: its lots give way.

@@ -2,6 +2,7 @@ import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan, RunPlan } from '../../core/plan';
 import { nextLookAt } from '../../core/bench';
 import { bowlsOf, tickKey, ticksOf } from '../../core/plan/bowls';
+import { dayOf } from '../../core/schedule/day';
 import type { Stage } from './stages';
 
 export interface NextThing {
@@ -50,7 +51,7 @@ export function nextThing(run: RunDoc, whole: RunPlan, now: string): NextThing {
 /** The step of the day, of any line, that comes next; the first one where all are past. */
 function nextStep(plans: readonly LinePlan[], now: string): NextThing | null {
   const steps = plans
-    .flatMap(({ day, line }) => day.map((step) => ({ step, lineId: line.id })))
+    .flatMap((plan) => dayOf(plan).steps.map((step) => ({ step, lineId: plan.line.id })))
     .sort((a, b) => a.step.startAt.localeCompare(b.step.startAt));
   const found = steps.find(({ step }) => step.startAt >= now) ?? steps[0];
   if (!found) return null;

@@ -1,5 +1,5 @@
 import type { Family, Line } from '../../core/model/documents';
-import type { MiniStyle } from '../../core/line/newLines';
+import type { MiniStyle } from '../../core/line/newLine';
 
 /** The families as they are called here, for one and for many. */
 export const FAMILY_WORDS: Readonly<Record<Family, { readonly title: string; readonly detail: string }>> = {

@@ -203,7 +203,7 @@ describe('one bowl for several lines', () => {
     const needs = whole.lines.flatMap((line) => (line.planned ? line.needs : []));
     const sum = needs
       .filter(({ formulaId }) => formulaId === butter?.id)
-      .reduce((g, need) => g + need.massG, 0);
+      .reduce((g, need) => g + need.mass.value, 0);
     expect(asked).toBeCloseTo(sum, 6);
     // The syrup in it: 60 g to 575.5 g.
     const syrup = components?.figure('formula-barley-syrup/asked').value ?? 0;
@@ -212,7 +212,7 @@ describe('one bowl for several lines', () => {
   });
   it('takes one weighing of a shared bowl for all lines', () => {
     const lines = EVENING.run.lines.map((line) =>
-      line.id === 'plums-below' ? { ...line, stated: { 'batter.mixed': 900 } } : line,
+      line.id === 'plums-below' ? { ...line, measured: { 'batter.mixed': 900 } } : line,
     );
     for (const line of planAll(lines).filter(({ formula }) => formula?.id === 'formula-plum-rye'))
       expect(v(line, 'batter.mixed')).toBe(900);
@@ -291,7 +291,7 @@ describe('laws', () => {
       sticksOnHand: null,
       coat: base.coat && { ...base.coat, onHandG: null },
       lots: [],
-      stated: r.pin === null ? {} : { 'dough.total': r.pin },
+      measured: r.pin === null ? {} : { 'dough.total': r.pin },
     };
   };
 
@@ -313,7 +313,7 @@ describe('laws', () => {
       (line, g) => ({ ...line, binder: { ...line.binder, onHandG: g } }),
       (line, g) => ({ ...line, coat: line.coat && { ...line.coat, onHandG: g } }),
       (line, g) => ({ ...line, sticksOnHand: Math.round(g / 20) }),
-      (line, g) => ({ ...line, stated: { 'dough.total': Math.max(g, 1) } }),
+      (line, g) => ({ ...line, measured: { 'dough.total': Math.max(g, 1) } }),
     ];
     fc.assert(
       fc.property(pops, fc.nat(supplies.length - 1), fc.integer({ min: 1, max: 3000 }), (r, which, g) => {
@@ -347,7 +347,7 @@ describe('laws', () => {
   });
 
   it('never dries a dough by more binder, nor lightens a piece by a thicker coat or shell', () => {
-    const added = (g: number) => plan({ ...POP, stated: { 'binder.added': g } });
+    const added = (g: number) => plan({ ...POP, measured: { 'binder.added': g } });
     const wet = (one: LinePlan) => v(one, 'binder.added') / v(one, 'crumb.total');
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 400 }), fc.integer({ min: 1, max: 200 }), (g, more) => {
@@ -358,7 +358,7 @@ describe('laws', () => {
     );
     fc.assert(
       fc.property(fc.double({ min: 0.3, max: 4, noNaN: true }), (mm) => {
-        const coat = (t: number) => v(plan({ ...POP, stated: { 'coat.mm': t } }), 'coat.each');
+        const coat = (t: number) => v(plan({ ...POP, measured: { 'coat.mm': t } }), 'coat.each');
         const shell = (t: number) => v(plan({ ...SICLE, shellMm: t }), 'shell.taken');
         return coat(mm * 1.1) > coat(mm) && shell(Math.max(mm, 0.6) * 1.1) > shell(Math.max(mm, 0.6));
       }),
@@ -376,10 +376,10 @@ describe('laws', () => {
   it('explains every figure of every family, and keeps its value within its range', () => {
     for (const line of planAll(EVENING.run.lines)) {
       for (const figure of line.figures) {
-        expect(figure.why.sentence).toMatch(/\S.*[.”"]$/);
+        expect(figure.sentence).toMatch(/\S.*[.”"]$/);
         expect(figure.low).toBeLessThanOrEqual(figure.value + 1e-9);
         expect(figure.high).toBeGreaterThanOrEqual(figure.value - 1e-9);
-        for (const id of figure.why.inputs) expect(line.figure(id).id).toBe(id);
+        for (const id of figure.inputs) expect(line.figure(id).id).toBe(id);
       }
     }
   });

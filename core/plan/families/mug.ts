@@ -1,303 +1,221 @@
 import { factsOf } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
 import type { MugLine } from '../../model/documents';
-import { type Sampling } from '../../figure';
-import { boilingShiftK } from '../../process/altitude';
-import { METHODS, MUG_LOSS, ROOM } from '../../process/batter.table';
+import { minus, over, times, without, type Sampling } from '../../figure';
+import { scopeOf } from '../../param';
+import { mugSection, mugWidthMm } from '../../piece';
+import { METHODS } from '../../process/batter.table';
+import { MUG_WEIGH_MIN } from '../../process/hands.table';
 import { evenLoads } from '../../process/loads';
-import { microwaveTime } from '../../process/microwave';
 import { MICROWAVE } from '../../process/microwave.table';
 import { COOLING, COOLING_MUG } from '../../process/oven.table';
-import type { ChainPlan } from '../chain';
-import { addLineBatch, addBowlLoss, addDensities, lineBatches } from '../links/batch';
-import { addMade, addWanted, counted, type Supplied } from '../links/count';
-import { addFinishEach } from '../links/each';
-import { finishNeeds, formulaAllergens, partAllergens } from '../links/finish';
-import { addFillingTotal, addFrostingTotal } from '../links/frosting';
-import { addLots, addToppings, allAllergens, checkLots, nutFaults, toppingWords } from '../links/lots';
-import { addMicrowave } from '../links/microwave';
-import { addMinutes } from '../links/minutes';
-import { addCooling } from '../links/oven';
-import { statedIn, type RunContext } from '../lookup';
-import { addMugPortion, MUG_BANDS, mugNotes, mugRemainder, mugWarnings } from './mugFigures';
-import { toldPlan } from './linePlan';
-import type { Planning } from './planning';
-import { sequenceDay, type SequenceStep } from './sequence';
-import { Figures } from '../figures';
-import { MUG_WEIGH_MIN } from '../../process/hands.table';
-import { MUG_TOP_MM } from '../../process/frost.table';
+import { MANY } from '../compose/pieces.words';
+import { lineFigures } from '../compose/measured';
+import type { RunContext } from '../context';
+import { LinePlan, NO_PARTS, type Planning } from '../linePlan';
+import { finishMaterials, finishNeeds, thawPreparations, toppingWords } from '../materials';
+import { NOTES } from '../notes.words';
+import { mugRemainder } from '../remainder';
+import { SECTIONS } from '../sections';
+import { BAKE } from '../stations/bake.words';
+import { addBowlLoss, addLineBatch, batchOf } from '../stations/batch';
+import { addCooling } from '../stations/cool';
+import { addMade, addMinutes, addWanted, counted } from '../stations/count';
+import { addFinishAll, addFinishEach } from '../stations/finish';
+import { checkLots } from '../stations/lots';
+import { addMicrowave, addMicroOven, addTimeAlone } from '../stations/microwave';
+import { MUG } from '../stations/microwave.words';
+import { addMug, addMugArea, addMugTop } from '../stations/mug';
+import { addScoops } from '../stations/scoop';
+import { bandsOf } from '../strata';
+import { BANDS } from '../strata.words';
+import { inTurn, mugTasks } from '../tasks';
+import { ROUND_WORDS, TIMES } from '../tasks.words';
+import { bowlWarnings, mugWarnings } from '../warnings';
 
-export interface MugPlan extends ChainPlan {
-  readonly family: 'mug';
-  readonly line: MugLine;
-}
-
-/** Plans mug cakes: how full, how many turn at once, how long, standing, what goes in and on. */
-export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | null): Planning<MugPlan> {
+/** Mug cakes: how full, how many turn at once, how long, standing, what goes in and on. */
+export function* planMug(run: RunContext, line: MugLine, sampling: Sampling | null): Planning {
+  const { kitchen } = run;
   checkLots(line.lots, line.count);
-  const { doc, read } = run.formula(line.formulaId);
-  const method = METHODS[doc.method];
+  const formula = run.formula(line.formulaId);
+  const method = METHODS[formula.doc.method];
   const mug = run.thing('mug', line.mugId);
   const microwave = run.thing('microwave', line.microwaveId);
-  const { kitchen } = run;
-  const ledger = new Figures(statedIn(line, kitchen), sampling);
-  addWanted(ledger, line.count, 'Mug cakes');
-  ledger.given(
-    'mug.volume',
-    'A mug to the brim',
-    'ml',
-    mug.volumeMl,
-    'stated',
-    `"${mug.name}", as kept in Kitchen. Fill it with water and weigh it: {100 ml} of it weigh {100 g}.`,
-    { min: 60, max: 3000 },
-  );
-  addDensities(ledger, '', method);
-  ledger.start(
-    'bake.lossShare',
-    'Lost as steam',
-    'share',
-    MUG_LOSS,
-    'Water that leaves in the microwave. Weigh a full mug before and after to know yours.',
-    { min: 0, max: 0.5 },
-  );
-  addMugPortion(ledger, line, kitchen, method);
-  addBowlLoss(ledger, '');
-  ledger.calc(
-    'batter.needed',
-    'Batter needed',
-    'g',
-    '{count.wanted} × {portion.mass} ÷ (1 − {bowl.lossShare})',
-    (count = 0, portion = 0, lost = 0) => (count * portion) / (1 - lost),
-    'For every mug, and what the bowl keeps.',
-  );
-  const { others } = yield [{ formulaId: doc.id, massG: ledger.value('batter.needed') }];
-  const batch = addLineBatch(ledger, { doc, read }, line.eggs, others);
-  ledger.calc(
-    'batter.ready',
-    'Batter to portion',
-    'g',
-    `{${batch.ownId}} × (1 − {bowl.lossShare})`,
-    (mixed = 0, lost = 0) => mixed * (1 - lost),
-    'What goes into mugs.',
-  );
-  ledger.calc(
-    'count.batter',
-    'The batter allows',
-    'pieces',
-    '{batter.ready} ÷ {portion.mass}, whole ones',
-    (ready = 0, portion = 1) => ready / portion,
-    'As many mugs as it fills.',
-    { whole: 'floor' },
-  );
-  ledger.calc(
-    'cake.mass',
-    'One cake',
-    'g',
-    '{portion.mass} × (1 − {bake.lossShare})',
-    (portion = 0, lost = 0) => portion * (1 - lost),
-    'What is left in the mug once the steam is gone.',
-    { pin: { min: 0.5, max: ledger.value('portion.mass') } },
-  );
-  ledger.given('piece.top', 'Top of a mug', 'mm', MUG_TOP_MM, 'typical', 'Usual for a mug, inside.', {
-    min: 30,
-    max: 200,
+  const f = lineFigures(run, line, {}, sampling);
+  const wanted = addWanted(f, line.count, MANY.mug);
+  const part = addMug(f, mug, formula, line.fill, kitchen.scaleStepG);
+  const { portion, densities, loss } = part;
+  const scoop = addScoops(f, kitchen, 'a mug', method, portion, densities.batter);
+  const bowlLoss = addBowlLoss(f);
+  const needed = f.sum('batter.needed', MUG.needed, 'g', over(times(wanted, portion), without(bowlLoss)));
+  const { others } = yield [{ formulaId: formula.doc.id, massG: needed.value }];
+  const bowl = addLineBatch(f, formula, line.eggs, needed, others);
+  const ready = f.sum('batter.ready', MUG.ready, 'g', times(bowl.own, without(bowlLoss)));
+  const byBatter = f.sum('count.batter', MUG.allows, 'pieces', over(ready, portion), { whole: 'floor' });
+  const cake = f.sum('cake.mass', MUG.cake, 'g', times(portion, without(loss)), {
+    pin: { min: 0.5, max: portion.value },
   });
-  const supplies: Supplied[] = [
-    { supply: 'batter', figureId: 'count.batter', words: 'what is in the bowl' },
-    ...counted(ledger, 'mugs', 'mugs', mug.owned, 'the mugs: each is eaten from its own'),
-  ];
-  const { filling, frosting } = line;
-  const each = addFinishEach(ledger, {
-    filling,
-    frosting,
-    topId: 'piece.top',
-    cakeId: 'cake.mass',
-    lots: line.lots,
-    count: line.count,
-  });
-  supplies.push(...each.supplies);
-  addCooling(
-    ledger,
-    '',
-    ledger.value('cake.mass'),
-    COOLING_MUG,
-    COOLING.frostC,
-    'Cooling until it can be frosted',
-  );
-  ledger.given(
-    'day.mix',
-    'Weighing and stirring',
-    's',
-    (method.mixMin + MUG_WEIGH_MIN) * 60,
-    'typical',
-    'Usual for a few mugs.',
-  );
-  const most = line.atOnce ?? microwave.mugsAtOnce;
-  const group = microwaveTime({
-    massG: ledger.value('portion.mass'),
-    count: most,
-    ratedW: microwave.ratedW,
-    absorbedW: microwave.absorbedW,
-    setting: line.setting,
-    startC: ROOM.value,
-  });
-  supplies.push(
-    ...addMinutes(ledger, run, {
-      fixedS:
-        ledger.value('day.mix') + MICROWAVE.standMin * 60 + (frosting ? ledger.figure('cool.time').high : 0),
-      roundS: group.highS,
-      pieces: most,
-      what: 'One group in the microwave',
-    }),
-  );
-  const limits = addMade(ledger, supplies, 'Mug cakes');
-  const made = ledger.value('count.made');
-  const groups = evenLoads(made, most);
-  const inGroup = groups[0] ?? 1;
-  ledger.given(
-    'mugs.atOnce',
-    'Mugs that turn together',
-    'pieces',
-    inGroup,
-    'counted',
-    `"${microwave.name}" takes ${most}; evened out so that all cook alike.`,
-  );
-  ledger.calc(
-    'micro.load',
-    'In the microwave at once',
-    'g',
-    '{mugs.atOnce} × {portion.mass}',
-    (n = 0, portion = 0) => n * portion,
-    'All mugs that turn together share the power.',
-  );
-  addMicrowave(
-    ledger,
-    '',
-    microwave,
-    method,
-    line.setting,
-    'micro.load',
-    boilingShiftK(kitchen.altitudeM ?? 0),
-  );
-  ledger.calc(
-    'portions.total',
-    'Batter in mugs',
-    'g',
-    '{count.made} × {portion.mass}',
-    (count = 0, portion = 0) => count * portion,
-    'All mugs together.',
-  );
-  ledger.calc(
-    'batter.left',
-    'Batter left over',
-    'g',
-    '{batter.ready} − {portions.total}',
-    (ready = 0, used = 0) => ready - used,
-    'What remains in the bowl.',
-  );
-  ledger.calc(
-    'cakes.total',
-    'Cakes in all',
-    'g',
-    '{count.made} × {cake.mass}',
-    (count = 0, cake = 0) => count * cake,
-    'All mug cakes together.',
-  );
-  const lots = addLots(ledger, line.lots);
-  if (filling) addFillingTotal(ledger, filling);
-  if (frosting) addFrostingTotal(ledger, lots, each.bags);
-  ledger.total(
-    'piece.mass',
-    'One piece, before toppings',
-    'g',
-    each.pieceIds,
-    'Cake and all that goes in and on it.',
-  );
-  ledger.calc(
-    'piece.area',
-    'Top of a piece',
-    'cm²',
-    'π ÷ 4 × {piece.top}² ÷ 100',
-    (d = 0) => ((Math.PI / 4) * d * d) / 100,
-    'What a topping can cover.',
-  );
-  const allergens = () => partAllergens(run, { formulaIds: [line.formulaId], filling, frosting });
-  const planned = addToppings(ledger, lots, {
-    pieceId: 'piece.mass',
-    areaId: 'piece.area',
-    allergens,
-    coat: null,
-    coatFormulaId: null,
-    ofFormula: (id) => formulaAllergens(run, id),
-  });
-  const all = () => allAllergens(allergens(), planned);
-  const look = Math.round(ledger.value('micro.firstLook'));
-  const steps: SequenceStep[] = [
-    {
-      id: 'mix',
-      label: 'Weigh and stir',
-      detail: method.meaning,
-      kind: 'hands',
-      length: ledger.figure('day.mix'),
-    },
-    ...groups.map((n, k) => ({
-      id: `group-${k + 1}`,
-      label: groups.length > 1 ? `Microwave, group ${k + 1}` : 'Microwave',
-      detail: `${n} together. First look after ${look} s.`,
-      kind: 'oven' as const,
-      length: ledger.figure('micro.time'),
-    })),
-    {
-      id: 'stand',
-      label: 'Stand',
-      detail: 'It goes on cooking. Then look again.',
-      kind: 'wait' as const,
-      length: ledger.figure('micro.stand'),
-    },
-    ...(frosting
-      ? [
-          {
-            id: 'cool',
-            label: 'Cool',
-            detail: 'Before anything that melts goes on.',
-            kind: 'wait' as const,
-            length: ledger.figure('cool.time'),
-          },
-        ]
-      : []),
-  ];
-  return toldPlan(
-    ledger,
+  const top = addMugTop(f, mug);
+  const area = addMugArea(f, top);
+  const widthMm = mugWidthMm(mug.volumeMl);
+  const each = addFinishEach(
+    f,
     run,
     {
-      needs: () => finishNeeds(ledger, line),
-      remainder: () => mugRemainder(ledger),
-      bands: [['mixed', 'Batter in the bowl', 'ingredient', batch.ownId], ...MUG_BANDS],
-      day: () => sequenceDay(steps, run.readyMin),
-      warnings: () => [...mugWarnings(ledger, line, groups), ...nutFaults(line.lots, planned)],
-      facts: () =>
-        factsOf({
-          family: 'mug',
-          lines: read.lines,
-          allergens: all(),
-          words: [filling?.what ?? '', ...toppingWords(line.lots)],
-          frosting: frosting?.kind ?? null,
-          coat: false,
-          oven: false,
-          microwave: true,
-        }),
-      allergens: all,
-      tests: () => doneTests(read.lines, method, true),
-      notes: () => mugNotes(ledger, line, groups, microwave.ratedW, microwave.absorbedW),
+      filling: line.filling,
+      frosting: line.frosting,
+      fondant: false,
+      coat: null,
+      lots: line.lots,
+      count: line.count,
     },
     {
-      family: 'mug' as const,
-      line,
-      formula: doc,
-      batches: lineBatches(batch, doc, line.id),
-      limits,
-      loads: { sizes: groups },
-      lots: planned,
+      top,
+      cake,
+      crumbDensity: densities.cake,
+      body: { narrowestMm: widthMm, heightMm: widthMm },
+      // A mug is topped where it is open; nothing is dipped.
+      solid: () => ({ area, curve: top, volume: part.volume, height: top }),
+      foot: () => area,
+      box: false,
+      stick: false,
     },
   );
+  const cool = addCooling(f, {
+    kind: 'mug',
+    thing: scopeOf('mug', mug.id),
+    massG: cake.value,
+    constant: COOLING_MUG,
+    toC: COOLING.frostC,
+    until: BAKE.untilFrosted,
+  });
+  const mix = f.given('day.mix', TIMES.stir, 's', (method.mixMin + MUG_WEIGH_MIN) * 60, 'typical');
+  const oven = addMicroOven(f, microwave, kitchen, line.setting);
+  const most = line.atOnce ?? microwave.mugsAtOnce;
+  const alone = addTimeAlone(f, 'micro.alone', oven, portion);
+  const full = most === 1 ? alone : addTimeAlone(f, 'micro.group', oven, times(most, portion));
+  const supplies = [
+    { supply: 'batter', pieces: byBatter } as const,
+    ...counted(f, 'mugs', mug.owned),
+    ...each.supplies,
+    ...addMinutes(f, run, {
+      fixedS: mix.value + MICROWAVE.standMin * 60 + (line.frosting ? cool.time.high : 0),
+      roundS: full.high,
+      pieces: most,
+      what: ROUND_WORDS.group,
+    }),
+  ];
+  const count = addMade(f, wanted, supplies, MANY.mug);
+  const groups = evenLoads(count.made.value, most);
+  const atOnce = f.given(
+    'mugs.atOnce',
+    MUG.atOnce(microwave.name, most),
+    'pieces',
+    groups[0] ?? 1,
+    'counted',
+  );
+  const load = f.sum('micro.load', MUG.load, 'g', times(atOnce, portion));
+  const micro = addMicrowave(f, oven, load);
+  const portions = f.sum('portions.total', MUG.portions, 'g', times(count.made, portion));
+  const left = f.sum('batter.left', MUG.left, 'g', minus(ready, portions));
+  const cakes = f.sum('cakes.total', MUG.cakes, 'g', times(count.made, cake));
+  const all = addFinishAll(f, each, line.lots, count.made, cake);
+  const batch = batchOf(bowl, formula, line.id);
+  const { read, doc } = formula;
+  return new LinePlan(f, run, line, {
+    formula: doc,
+    parts: {
+      ...NO_PARTS,
+      count,
+      portion,
+      filled: part.filled,
+      batterDensity: densities.batter,
+      bowl,
+      byBatter,
+      clocked: {
+        sizes: groups,
+        of: 'mug',
+        each: portion,
+        inLoad: null,
+        time: micro.time,
+        firstLook: micro.firstLook,
+        shows: [portion, micro.time, micro.stand],
+      },
+      cake,
+      micro,
+      cool,
+      batterLeft: left,
+      frostingNeeded: all.frostingTotal?.needed ?? null,
+      piece: all.piece,
+    },
+    batches: [batch],
+    pots: [],
+    sizes: groups,
+    lots: all.lots,
+    contents: { formulaIds: [line.formulaId], filling: line.filling, frosting: line.frosting },
+    ownCoat: null,
+    tasks: inTurn(
+      mugTasks({
+        method,
+        mix,
+        groups,
+        micro,
+        microwaveId: microwave.id,
+        mugId: mug.id,
+        cool: line.frosting ? cool : null,
+      }),
+    ),
+    needs: () => finishNeeds(each, all),
+    materials: () => finishMaterials(each, all),
+    preparations: () => [
+      ...thawPreparations([batch]),
+      ...(line.frosting?.kind === 'whipped cream' ? [{ do: 'cold bowl for cream' } as const] : []),
+    ],
+    cold: () => null,
+    remainder: () => mugRemainder(count, portion, ready, left),
+    strata: () =>
+      bandsOf([
+        ['mixed', BANDS.mixed, 'ingredient', bowl.own],
+        ['over', BANDS.over, 'left', left],
+        ['mugs', BANDS.mugs, 'batter', portions],
+        ['cakes', BANDS.cakes, 'crumb', cakes],
+      ]),
+    sections: () => [
+      SECTIONS.mug(portion, part.filled, part.finish, scoop, part.volume),
+      SECTIONS.microwave(micro, [atOnce, load], [cool.time, cake]),
+      ...SECTIONS.filling(each, all),
+      ...SECTIONS.frosting(each, all),
+      ...SECTIONS.lots(all, null),
+    ],
+    drawing: () => ({
+      is: 'section',
+      section: mugSection(
+        part.volume.value,
+        part.filled.value,
+        part.finish.value,
+        each.frosting ? each.frosting.each.value / each.frosting.density.value : 0,
+      ),
+    }),
+    cutSays: () => ({ is: 'mug', filled: part.filled, risen: part.finish, portion }),
+    warnings: () => [
+      ...mugWarnings(part.filled, micro.time, groups, line.setting),
+      ...bowlWarnings(bowl.mixed, densities.batter, kitchen),
+    ],
+    facts: (allergens) =>
+      factsOf({
+        family: line.family,
+        lines: read.lines,
+        allergens,
+        words: [line.filling?.what ?? '', ...toppingWords(line.lots)],
+        frosting: line.frosting?.kind ?? null,
+        coat: false,
+        oven: false,
+        microwave: true,
+      }),
+    tests: () => doneTests(read.lines, method, true),
+    notes: () => [
+      ...(atOnce.value > 1 ? [NOTES.aloneAndTogether(alone.value, atOnce.value, micro.time.value)] : []),
+      NOTES.thickMug,
+    ],
+  });
 }

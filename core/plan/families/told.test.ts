@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { Line } from '../../model/documents';
 import { inStyle } from '../../quantity';
+import { dayOf, warningsOf } from '../../schedule';
 import { whyText } from '../whyText';
 import { BALLS, CUBE, CUPCAKE, EVENING, MINI, MUG, POP, SICLE, plan, v, whole } from '../test-utils/lines';
 
@@ -16,7 +17,7 @@ const ONE_OF_EACH: readonly (readonly [string, Line])[] = [
 const minutes = (local: string) => Date.parse(`${local}:00Z`) / 60_000;
 
 describe.each(ONE_OF_EACH)('the day of %s', (_, line) => {
-  const { day, startBy } = plan(line);
+  const { steps: day, startBy } = dayOf(plan(line));
 
   it('ends when it must be ready, starts at the latest safe start, and never goes backwards in a step', () => {
     expect(day.at(-1)?.endAt ?? day[0]?.endAt).toBe('2026-11-28T16:00');
@@ -34,14 +35,14 @@ describe.each(ONE_OF_EACH)('the day of %s', (_, line) => {
   });
 
   it('begins earlier for more pieces', () => {
-    const more = plan({ ...line, count: line.count + 30, lots: [] }).startBy;
-    const fewer = plan({ ...line, count: Math.max(1, line.count - 5), lots: [] }).startBy;
+    const more = dayOf(plan({ ...line, count: line.count + 30, lots: [] })).startBy;
+    const fewer = dayOf(plan({ ...line, count: Math.max(1, line.count - 5), lots: [] })).startBy;
     expect(minutes(more ?? '')).toBeLessThanOrEqual(minutes(fewer ?? ''));
   });
 });
 
 describe('days in their order', () => {
-  const order = (line: Line) => plan(line).day.map(({ id }) => id);
+  const order = (line: Line) => dayOf(plan(line)).steps.map(({ id }) => id);
   it('goes from the bowl to the set coat for pops', () => {
     expect(order(POP)).toEqual(['mix', 'bake', 'cool', 'roll', 'firm', 'stick', 'anchor', 'dip', 'set']);
     expect(order(BALLS)).toEqual(['roll', 'firm']);
@@ -54,11 +55,11 @@ describe('days in their order', () => {
     expect(order(MUG)).toEqual(['mix', 'group-1', 'group-2', 'group-3', 'stand', 'cool']);
   });
   it('says when the latest safe start has gone by', () => {
-    const late = plan(POP, { asOf: '2026-11-28T14:00' })
-      .warnings.map(({ fault }) => fault)
+    const late = warningsOf(plan(POP, { asOf: '2026-11-28T14:00' }))
+      .map(({ fault }) => fault)
       .join();
     expect(late).toMatch(/latest safe start was \d+ min ago/);
-    expect(plan(POP, { asOf: '2026-11-27T14:00' }).warnings).toEqual([]);
+    expect(warningsOf(plan(POP, { asOf: '2026-11-27T14:00' }))).toEqual([]);
   });
 });
 
@@ -72,7 +73,7 @@ describe('what is over or short', () => {
   });
 
   it('offers lighter pieces, more crumb, or fewer, where dough is short', () => {
-    const short = plan({ ...POP, stated: { 'dough.total': 700 } }).remainder;
+    const short = plan({ ...POP, measured: { 'dough.total': 700 } }).remainder;
     expect(short.shortPieces).toBe(40 - Math.floor((700 * 0.985) / 25));
     expect(short.offers.map(({ id }) => id)).toEqual(['lighter', 'more-crumb', 'fewer']);
     const lighter = short.offers[0]?.change?.portionG ?? 0;
@@ -83,7 +84,7 @@ describe('what is over or short', () => {
   it('does what it says: taking an offer of a count makes that count', () => {
     fc.assert(
       fc.property(fc.integer({ min: 400, max: 2500 }), (dough) => {
-        const line = { ...POP, lots: [], sticksOnHand: null, stated: { 'dough.total': dough } };
+        const line = { ...POP, lots: [], sticksOnHand: null, measured: { 'dough.total': dough } };
         return plan(line).remainder.offers.every(({ change }) => {
           if (!change?.count) return true;
           const size = change.portionG ? { by: 'mass' as const, massG: change.portionG } : line.size;
@@ -104,7 +105,7 @@ describe('what is over or short', () => {
   });
 
   it('shares a bowl over halves two by two', () => {
-    const short = plan({ ...MINI, stated: { 'batter.mixed': 600 } });
+    const short = plan({ ...MINI, measured: { 'batter.mixed': 600 } });
     expect(v(short, 'count.made')).toBe(Math.floor((600 * 0.97) / 51 / 2));
     expect(short.remainder.offers[0]?.id).toBe('lighter');
   });
@@ -120,7 +121,7 @@ describe('chains in bands', () => {
     }
   });
   it('mark what was weighed', () => {
-    const weighed = plan({ ...POP, stated: { 'dough.total': 1100 } });
+    const weighed = plan({ ...POP, measured: { 'dough.total': 1100 } });
     expect(weighed.strata.filter(({ pinned }) => pinned).map(({ id }) => id)).toEqual(['dough']);
   });
 });
@@ -146,7 +147,7 @@ describe('explanations', () => {
 describe('keeping', () => {
   it('halves the hours that cream may stand out in a hot room', () => {
     expect(plan(MUG).keeping.outHours).toBe(2);
-    expect(plan({ ...MUG, stated: { 'room.temperature': 34 } }).keeping.outHours).toBe(1);
+    expect(plan({ ...MUG, measured: { 'room.temperature': 34 } }).keeping.outHours).toBe(1);
   });
 });
 

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import type { CupcakeLine, MiniWellsLine } from '../../model/documents';
-import { barVolumeMl, bowlVolumeMl, wellVolumeMl } from '../../piece';
+import { WELL_SHAPES, shapeVolumeMl, wellVolumeMl } from '../../piece';
 import type { FINISHES } from '../../process/batter.table';
 import { BAKE_LOSS, METHODS } from '../../process/batter.table';
+import type { LinePlan } from '..';
 import { MINI, CUPCAKE, has, plan, v } from '../test-utils/lines';
 
 const TINS = ['tin-standard', 'tin-mini', 'tin-large', 'tin-half-ball', 'tin-finger'] as const;
@@ -36,8 +37,14 @@ describe('wells of any shape', () => {
   it('hold what their geometry says', () => {
     const volume = (tinId: string) => v(plan(plainMini({ tinId })), 'well.volume');
     expect(volume('tin-standard')).toBeCloseTo(wellVolumeMl(70, 52, 36), 9);
-    expect(volume('tin-half-ball')).toBeCloseTo(bowlVolumeMl(70, 35), 9);
-    expect(volume('tin-finger')).toBeCloseTo(barVolumeMl(100, 40, 32, 30), 9);
+    expect(volume('tin-half-ball')).toBeCloseTo(
+      shapeVolumeMl(WELL_SHAPES.bowl, { top: 70, base: 0, depth: 35, length: 0 }),
+      9,
+    );
+    expect(volume('tin-finger')).toBeCloseTo(
+      shapeVolumeMl(WELL_SHAPES.bar, { top: 40, base: 32, depth: 30, length: 100 }),
+      9,
+    );
   });
 
   it('are filled for the finish, by hand for a finger: 0.95 ÷ rise × 103.8 ml × 0.9 = 47 g', () => {
@@ -115,30 +122,29 @@ describe('wells of any shape', () => {
     for (const tinId of TINS) {
       const line = plainMini({ tinId });
       const volume = v(plan(line), 'well.volume');
-      const larger = plan({ ...line, stated: { 'well.volume': volume * 1.2 } });
+      const larger = plan({ ...line, measured: { 'well.volume': volume * 1.2 } });
       expect(v(larger, 'portion.mass')).toBeGreaterThan(v(plan(line), 'portion.mass'));
       expect(larger.figure('well.volume').expected?.value).toBeCloseTo(volume, 9);
     }
   });
 });
 
+const cutOf = ({ drawing }: LinePlan) => (drawing.is === 'in its well' ? drawing.cut : null);
+
 describe('drawings and heights', () => {
-  it('are made of cones only', () => {
+  it('are those of a cake in its well for cones only', () => {
     const drawn = (tinId: string) => plan(plainMini({ tinId }));
     const cone = drawn('tin-standard');
     const bowl = drawn('tin-half-ball');
-    if (!('cut' in cone) || !('cut' in bowl)) throw new Error('wells are drawn');
-    expect(cone.cut?.well.topMm).toBe(70);
-    expect(cone.cut).toBe(cone.cut);
-    expect(bowl.cut).toBeNull();
+    expect(cutOf(cone)?.well.topMm).toBe(70);
+    expect(cutOf(bowl)).toBeNull();
     expect([has(cone, 'fill.belowRim'), has(bowl, 'fill.belowRim')]).toEqual([true, false]);
   });
 
   it('agree with the drawing that stands beside them', () => {
     const one = plan(CUPCAKE);
-    if (!('cut' in one) || !one.cut) throw new Error('a cupcake is drawn');
-    expect(v(one, 'fill.belowRim')).toBeCloseTo(one.cut.belowRimMm, 6);
-    expect(v(one, 'finish.aboveRim')).toBeCloseTo(one.cut.aboveRimMm, 6);
+    expect(v(one, 'fill.belowRim')).toBeCloseTo(cutOf(one)?.belowRimMm ?? NaN, 6);
+    expect(v(one, 'finish.aboveRim')).toBeCloseTo(cutOf(one)?.aboveRimMm ?? NaN, 6);
   });
 });
 

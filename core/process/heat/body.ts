@@ -1,13 +1,11 @@
+import type { Profile } from '../../piece';
+
 /**
  * A body of revolution cut into rings for finite volumes. Cells that the surface runs through keep just the part of
  * their volume and faces that lies inside, so that volume and surface are those of the body whatever its shape.
  */
 
-/** Outer radius at a height above the base, m, for heights from 0 to `heightM`. */
-export interface Profile {
-  readonly heightM: number;
-  readonly radiusM: (zM: number) => number;
-}
+export type { Profile };
 
 /** Which face of the piece a patch of surface belongs to. */
 export type Face = 'top' | 'side' | 'bottom';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc, StoredDoc } from '../../../core/model/documents';
 import { ticksOf } from '../../../core/plan/bowls';
-import { keyOf, lineCosts, shoppingOf, type ShoppingRow } from '../../../core/plan/shopping';
+import { keyOf, lineCosts, shoppingOf, type ShoppingRow } from '../../../core/schedule/shopping';
 import { formatNumber, showText } from '../../../core/quantity';
 import { newId } from '../../../state/ids';
 import { useNow } from '../../../state/clock';

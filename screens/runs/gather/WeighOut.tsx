@@ -1,10 +1,10 @@
 import { View } from 'react-native';
-import type { KitchenDoc, RunDoc } from '../../../core/model/documents';
-import { tickKey, ticksOf, withTicks } from '../../../core/plan/bowls';
-import type { GatherGroup, Thing } from '../../../core/plan/gather';
+import type { RunDoc } from '../../../core/model/documents';
+import { tickKey, ticksOf, withTicks, type Bowl } from '../../../core/plan/bowls';
+import type { GatherGroup, Thing } from '../../../core/schedule/gather';
 import { weighOut } from '../../../core/plan/weighOut';
 import { join, show } from '../../../core/quantity';
-import { holderOf, type Holder, type RunPlan } from '../../../state/plans';
+import { holderOf, type RunPlan } from '../../../state/plans';
 import { SHARED, changeRunOf, useKitchen, useNumberStyle, useScreen } from '../../../state/store';
 import { whenText } from '../../../state/time';
 import { useNow } from '../../../state/clock';
@@ -61,10 +61,10 @@ function BowlCard(props: GroupProps) {
   if (!bowl || !holder) return null;
   const { batch } = bowl;
   const ticks = ticksOf(run);
-  const mixed = holder.figure(bowl.mixedId);
+  const mixed = holder.figure(batch.mixed.id);
   const planned = mixed.expected?.value ?? mixed.value;
   const done = batch.ingredients.filter((item) => ticks.has(tickKey(batch, item)));
-  const weighedG = done.reduce((sum, item) => sum + holder.figure(item.figureId).value, 0);
+  const weighedG = done.reduce((sum, item) => sum + item.mass.value, 0);
   const words = forWords(batch.lineIds);
   return (
     <Card title={`Weigh out: ${batch.formula.name}`}>
@@ -77,11 +77,11 @@ function BowlCard(props: GroupProps) {
       <View>
         {batch.ingredients.map((item) => {
           const key = tickKey(batch, item);
-          const amount = weighOut(item, holder, kitchen.scaleStepG, style);
+          const amount = weighOut(item, kitchen.scaleStepG, style);
           return (
             <TickRow
-              key={item.key}
-              testID={`weigh-${item.key}`}
+              key={key}
+              testID={`weigh-${batch.tickPrefix}${item.place}`}
               name={item.name}
               under={item.written}
               main={amount.main}
@@ -91,21 +91,13 @@ function BowlCard(props: GroupProps) {
               why={{
                 runId: run.id,
                 lineId: bowl.lineId ?? SHARED,
-                figureId: item.wholeFigureId ?? item.figureId,
+                figureId: (item.whole ?? item.mass).id,
               }}
             />
           );
         })}
-        {(batch.formula.parts ?? []).map((part, i) => (
-          <PartRow
-            key={part.formulaId}
-            run={run}
-            whole={whole}
-            holder={holder}
-            bowl={bowl}
-            index={i}
-            kitchen={kitchen}
-          />
+        {batch.parts.map((part, i) => (
+          <PartRow key={part.formulaId} run={run} whole={whole} bowl={bowl} part={part} place={i + 1} />
         ))}
       </View>
       {batch.toTaste.map((line) => (
@@ -120,34 +112,29 @@ function BowlCard(props: GroupProps) {
 function PartRow({
   run,
   whole,
-  holder,
   bowl,
-  index,
+  part,
+  place,
 }: {
   readonly run: RunDoc;
   readonly whole: RunPlan;
-  readonly holder: Holder;
-  readonly bowl: NonNullable<GatherGroup['bowl']>;
-  readonly index: number;
-  readonly kitchen: KitchenDoc;
+  readonly bowl: Bowl;
+  readonly part: Bowl['batch']['parts'][number];
+  readonly place: number;
 }) {
   const style = useNumberStyle();
-  const prefix = bowl.mixedId.replace(/(batter\.)?mixed$/, '');
-  const figureId = `${prefix}part.${index + 1}`;
-  const part = bowl.batch.formula.parts?.[index];
-  if (!part || !holder.has(figureId)) return null;
   const name = whole.components?.batches.find(({ id }) => id === part.formulaId)?.formula.name ?? 'a part';
-  const key = `${bowl.batch.formula.id}:part.${index + 1}`;
+  const key = `${bowl.batch.formula.id}:part.${place}`;
   return (
     <TickRow
-      testID={`part-${index + 1}`}
+      testID={`part-${place}`}
       name={name}
       under="From its own bowl."
-      main={join(show(holder.figure(figureId).value, 'g', style))}
+      main={join(show(part.mass.value, 'g', style))}
       beside={null}
       ticked={ticksOf(run).has(key)}
       onTick={() => toggle(run, key, name)}
-      why={{ runId: run.id, lineId: bowl.lineId ?? SHARED, figureId }}
+      why={{ runId: run.id, lineId: bowl.lineId ?? SHARED, figureId: part.mass.id }}
     />
   );
 }

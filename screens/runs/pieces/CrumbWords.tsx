@@ -1,12 +1,6 @@
 import { View } from 'react-native';
-import type {
-  AddIn,
-  BinderChoice,
-  CakesicleLine,
-  CrumbPart,
-  PopLine,
-} from '../../../core/model/documents';
-import { crumbStart } from '../../../core/line/newLines';
+import type { AddIn, BinderChoice, CakesicleLine, CrumbPart, PopLine } from '../../../core/model/documents';
+import { crumbStart } from '../../../core/line/newLine';
 import {
   BINDER_FACTOR,
   BIND_SCHOOLS,

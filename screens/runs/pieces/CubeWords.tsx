@@ -57,7 +57,7 @@ export function CubeWords({ line, set }: LineProps<CubeLine>) {
     <>
       <FormulaField
         value={line.formulaId}
-        onChoose={(formulaId) => set('Formula', { formulaId, stated: {}, ticks: [] })}
+        onChoose={(formulaId) => set('Formula', { formulaId })}
         after=","
       />
       <Words>baked in the</Words>

@@ -1,5 +1,5 @@
 import type { CakesicleLine, KitchenDoc, PopLine, PortionSize } from '../../../core/model/documents';
-import { scoopsOf } from '../../../core/plan/scoops';
+import { scoopsOf } from '../../../core/plan/stations/scoop';
 
 import { showText, type NumberStyle } from '../../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../../state/store';
@@ -76,7 +76,7 @@ export function PopWords({ run, line, set }: LineProps<PopLine>) {
           value={key}
           text={sizeText}
           choices={() => sizesOf(kitchen, style)}
-          onChoose={(choice) => set('Size', { size: sizeOf(choice), stated: noPortion(line.stated) })}
+          onChoose={(choice) => set('Size', { size: sizeOf(choice) })}
           after="."
         />
         {line.stick ? (
@@ -97,9 +97,6 @@ export function PopWords({ run, line, set }: LineProps<PopLine>) {
   );
 }
 
-const noPortion = (stated: Readonly<Record<string, number>>) =>
-  Object.fromEntries(Object.entries(stated).filter(([id]) => id !== 'portion.mass'));
-
 export function CakesicleWords({ run, line, set }: LineProps<CakesicleLine>) {
   const { moulds = [] } = useKitchen();
   const style = useNumberStyle();
@@ -119,7 +116,7 @@ export function CakesicleWords({ run, line, set }: LineProps<CakesicleLine>) {
           detail={(item) =>
             `${item.owned} × ${item.cavities} cavities, ${showText(item.lengthMm, 'mm', style)} by ${showText(item.widthMm, 'mm', style)}, ${showText(item.depthMm, 'mm', style)} deep`
           }
-          onChoose={(mouldId) => set('Mould', { mouldId, stated: noPortion(line.stated) })}
+          onChoose={(mouldId) => set('Mould', { mouldId })}
           after=","
         />
         <Words>in a shell of</Words>

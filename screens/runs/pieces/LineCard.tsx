@@ -1,12 +1,13 @@
 import { memo } from 'react';
 import { View } from 'react-native';
 import type { CubeLine, Line, MiniWellsLine, RunDoc } from '../../../core/model/documents';
-import { newLine, type MiniStyle } from '../../../core/line/newLines';
+import { copyOf, remake } from '../../../core/line/edit';
+import { newLine, type MiniStyle } from '../../../core/line/newLine';
 import type { PlannedLine } from '../../../core/plan';
 import { showText } from '../../../core/quantity';
 import { formulaIn } from '../../../state/documents';
 import { newId } from '../../../state/ids';
-import { changeLineOf, changeLines, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
+import { editLine, changeLines, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
 import { QuietAction } from '../../../ui/actions';
 import { Card } from '../../../ui/card';
 import { ChoiceValue, Sentence } from '../../../ui/sentence';
@@ -37,9 +38,8 @@ function shownOf({ planned, draw, run }: LineCardProps): string {
   const drawn = draw
     ? planned.figures.filter(({ unit }) => unit === 'mm' || unit === 'share').map(({ value }) => value)
     : [];
-  const values = ['portion.mass', 'piece.mass', 'count.made'].map((id) =>
-    planned.has(id) ? planned.figure(id).value : null,
-  );
+  const { portion, piece, count } = planned.parts;
+  const values = [portion?.value, piece.value, count.made.value];
   return JSON.stringify([values, drawn, run.lines.length]);
 }
 
@@ -68,7 +68,7 @@ function LineCardBody({ run, line, planned, draw }: LineCardProps) {
       ) : null}
       <LineWords run={run} line={line} />
       {planned?.planned ? (
-        <Small>{`${showText(planned.figure(portionId(planned)).value, 'g', style)} each; ${planned.figure('count.made').value} made.`}</Small>
+        <Small>{`${showText((planned.parts.portion ?? planned.parts.piece).value, 'g', style)} each; ${planned.parts.count.made.value} made.`}</Small>
       ) : planned ? (
         <LineFault line={planned} />
       ) : null}
@@ -80,9 +80,7 @@ function LineCardBody({ run, line, planned, draw }: LineCardProps) {
             icon="plus"
             onPress={() =>
               changeLines('The same again', run.id, (lines) =>
-                lines.flatMap((one) =>
-                  one.id === line.id ? [one, { ...one, id: newId('line'), stated: {}, ticks: [] }] : [one],
-                ),
+                lines.flatMap((one) => (one.id === line.id ? [one, copyOf(one, newId('line'))] : [one])),
               )
             }
           />
@@ -101,9 +99,6 @@ function LineCardBody({ run, line, planned, draw }: LineCardProps) {
     </Card>
   );
 }
-
-const portionId = (plan: { has: (id: string) => boolean }) =>
-  plan.has('portion.mass') ? 'portion.mass' : 'piece.mass';
 
 function LineWords({ run, line }: { readonly run: RunDoc; readonly line: Line }) {
   switch (line.family) {
@@ -126,10 +121,7 @@ function LineWords({ run, line }: { readonly run: RunDoc; readonly line: Line })
     case 'mini':
       return (
         <Sentence>
-          <CountField
-            line={line}
-            set={(label, over) => changeLineOf(label, run, line.id, (one) => ({ ...one, ...over }))}
-          />
+          <CountField line={line} set={setterOf(run, line)} />
           <StyleField run={run} line={line} />
           {line.style === 'cubes' ? (
             <CubeWords run={run} line={line} set={setterOf(run, line)} />
@@ -155,7 +147,7 @@ function StyleField({ run, line }: { readonly run: RunDoc; readonly line: MiniWe
       kitchen,
       style,
     });
-    if (made.ok) changeLineOf('Kind', run, line.id, () => ({ ...made.line, lots: line.lots }));
+    if (made.ok) editLine('Kind', run.id, line.id, remake(made.line));
   };
   return (
     <ChoiceValue

@@ -3,12 +3,14 @@ import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import type { Line, Lot, RunDoc, Topping } from '../../../core/model/documents';
 import { lotSchema } from '../../../core/model/pieceFields';
-import { readWith } from '../../../core/exchange/read';
+import { choose } from '../../../core/line/edit';
+import { finishing } from '../../../core/model/references';
+import { readWith } from '../../../core/exchange/readWith';
 import { COVER_G_CM2 } from '../../../core/process/coat.table';
 import { COLOUR_DEPTH, SOAK_SHARE, type ColourDepth } from '../../../core/process/frost.table';
 import { readNumberField, showText } from '../../../core/quantity';
 import { newId } from '../../../state/ids';
-import { changeLineOf, useNumberStyle } from '../../../state/store';
+import { editLine, useNumberStyle } from '../../../state/store';
 import { useTypedMass } from '../../../state/typedMass';
 import { Chip, Chips, MainAction, QuietAction } from '../../../ui/actions';
 import { FieldFault } from '../../../ui/fieldFault';
@@ -20,9 +22,8 @@ import { Body, Small, Strong } from '../../../ui/text';
 import { space, useTokens } from '../../../ui/theme';
 import { CHOCOLATES, chocolateName } from './finish';
 
-const coated = (line: Line): boolean =>
-  line.family === 'cakesicle' || (line.family !== 'cupcake' && line.family !== 'mug' && Boolean(line.coat));
-const frosted = (line: Line): boolean => 'frosting' in line && Boolean(line.frosting);
+const coated = (line: Line): boolean => line.family === 'cakesicle' || finishing(line).coat !== null;
+const frosted = (line: Line): boolean => finishing(line).frosting !== null;
 
 /** Lots of a line: pieces finished alike, with their own count, colour, coat and toppings. */
 export function Lots({ run, line }: { readonly run: RunDoc; readonly line: Line }) {
@@ -31,7 +32,7 @@ export function Lots({ run, line }: { readonly run: RunDoc; readonly line: Line 
   const promised = lots.reduce((sum, lot) => sum + lot.count, 0);
   const left = line.count - promised;
   const put = (label: string, next: readonly Lot[]) =>
-    changeLineOf(label, run, line.id, (one) => ({ ...one, lots: [...next] }));
+    editLine(label, run.id, line.id, choose({ lots: [...next] }));
   const fresh = (): Lot => ({
     id: newId('lot'),
     name: '',

@@ -4,7 +4,7 @@ import { showText } from '../../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../../state/store';
 
 import { ChoiceValue, Words, type Choice } from '../../../ui/sentence';
-import { CountField, EggField, FormulaField, ThingField, without, type LineProps } from './fields';
+import { CountField, EggField, FormulaField, ThingField, type LineProps } from './fields';
 
 import { FillingWords, FrostingWords } from './finish';
 
@@ -31,7 +31,7 @@ export function MugWords({ line, set }: LineProps<MugLine>) {
       <Words>mug cakes of</Words>
       <FormulaField
         value={line.formulaId}
-        onChoose={(formulaId) => set('Formula', { formulaId, stated: {}, ticks: [] })}
+        onChoose={(formulaId) => set('Formula', { formulaId })}
         after=","
       />
       <ChoiceValue
@@ -49,7 +49,6 @@ export function MugWords({ line, set }: LineProps<MugLine>) {
         onChoose={(value) =>
           set('Filled', {
             fill: { by: 'share', share: Number(value) },
-            stated: without(line.stated, 'portion.mass'),
           })
         }
         after=","
@@ -63,7 +62,7 @@ export function MugWords({ line, set }: LineProps<MugLine>) {
         title="Which mug"
         gone="a mug that is gone"
         detail={(item) => `${item.owned} of ${showText(item.volumeMl, 'ml', style)}`}
-        onChoose={(mugId) => set('Mug', { mugId, stated: without(line.stated, 'portion.mass') })}
+        onChoose={(mugId) => set('Mug', { mugId })}
         after=","
       />
       <ChoiceValue

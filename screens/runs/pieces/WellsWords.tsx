@@ -14,7 +14,6 @@ import {
   OvenTemperature,
   ThingField,
   plainChoices,
-  without,
   type LineProps,
 } from './fields';
 import { NameField, StockField } from './stockFields';
@@ -109,23 +108,17 @@ const LINERS: readonly Choice<NonNullable<CupcakeLine['liner']>>[] = [
 type WellsLine = CupcakeLine | MiniWellsLine;
 
 /** Batter, tin, oven and loads of what bakes in wells. */
-function BakedInWells<L extends WellsLine>({
-  line,
-  set,
-}: Pick<LineProps<L>, 'line'> & { readonly set: (label: string, over: Partial<WellsLine>) => void }) {
+function BakedInWells<L extends WellsLine>({ line, set }: Pick<LineProps<L>, 'line' | 'set'>) {
   const kitchen = useKitchen();
   const style = useNumberStyle();
   return (
     <>
       <FormulaField
         value={line.formulaId}
-        onChoose={(formulaId) => set('Formula', { formulaId, stated: {}, ticks: [] })}
+        onChoose={(formulaId) => set('Formula', { formulaId })}
         after=","
       />
-      <FillField
-        fill={line.fill}
-        onChange={(label, fill) => set(label, { fill, stated: without(line.stated, 'portion.mass') })}
-      />
+      <FillField fill={line.fill} onChange={(label, fill) => set(label, { fill })} />
       <Words>in the</Words>
       <ThingField
         testID="value-tin"
@@ -137,9 +130,7 @@ function BakedInWells<L extends WellsLine>({
         detail={(item) =>
           `${item.owned} × ${item.wells} wells, ${showText(item.topMm, 'mm', style)} across and ${showText(item.depthMm, 'mm', style)} deep, ${item.material}`
         }
-        onChoose={(tinId) =>
-          set('Tin', { tinId, stated: without(line.stated, 'well.volume', 'portion.mass') })
-        }
+        onChoose={(tinId) => set('Tin', { tinId })}
         after=","
       />
       <Words>baked in the</Words>
@@ -179,7 +170,7 @@ export function CupcakeWords({ line, set }: LineProps<CupcakeLine>) {
     <>
       <CountField line={line} set={set} />
       <Words>cupcakes of</Words>
-      <BakedInWells line={line} set={(label, over) => set(label, over as Partial<CupcakeLine>)} />
+      <BakedInWells line={line} set={(label, over) => set(label, over)} />
       <Words>Each in</Words>
       <ChoiceValue
         label="Liner"
@@ -219,7 +210,7 @@ export function MiniWellsWords({ line, set }: LineProps<MiniWellsLine>) {
   const layer = line.baseLayer;
   return (
     <>
-      <BakedInWells line={line} set={(label, over) => set(label, over as Partial<MiniWellsLine>)} />
+      <BakedInWells line={line} set={(label, over) => set(label, over)} />
       {line.style === 'paired' ? (
         <>
           <Words>With</Words>

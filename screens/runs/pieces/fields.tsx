@@ -6,11 +6,11 @@ import {
   type Line,
   type RunDoc,
 } from '../../../core/model/documents';
-import { shareLots } from '../../../core/plan/offers';
+import { choose, type Choice as LineChoice } from '../../../core/line/edit';
 import { fromShown, showText, toShown, typedUnit } from '../../../core/quantity';
 import { useShallow } from 'zustand/react/shallow';
 import { formulaIn, formulasIn } from '../../../state/documents';
-import { changeLineOf, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
+import { editLine, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
 
 import { NumberValue } from '../../../ui/numberValue';
 import { ChoiceValue, Words, type Choice } from '../../../ui/sentence';
@@ -20,19 +20,12 @@ import { TemperatureValue } from '../../../ui/temperatureValue';
 export interface LineProps<L extends Line> {
   readonly run: RunDoc;
   readonly line: L;
-  readonly set: (label: string, over: Partial<L>) => void;
+  readonly set: (label: string, over: LineChoice) => void;
 }
 
-/** Changes some of a line; lots give way where the count falls below what they promise. */
+/** Chooses something else of a line. */
 export function setterOf<L extends Line>(run: RunDoc, line: L): LineProps<L>['set'] {
-  return (label, over) => changeLineOf(label, run, line.id, (one) => shareLots({ ...one, ...over }));
-}
-
-export function without(
-  stated: Readonly<Record<string, number>>,
-  ...ids: readonly string[]
-): Record<string, number> {
-  return Object.fromEntries(Object.entries(stated).filter(([id]) => !ids.includes(id)));
+  return (label, over) => editLine(label, run.id, line.id, choose(over));
 }
 
 export const choicesOf = <T extends string>(

@@ -1,5 +1,5 @@
 import type { CoatChoice, FillingChoice, FrostingChoice } from '../../../core/model/documents';
-import { usualCoat, usualFilling } from '../../../core/line/newLines';
+import { usualCoat, usualFilling } from '../../../core/line/newLine';
 import { COAT } from '../../../core/process/coat.table';
 import { FROSTING_DENSITY, TOP_STYLES, type Frosting } from '../../../core/process/frost.table';
 import { MELTING } from '../../../core/process/microwave.table';

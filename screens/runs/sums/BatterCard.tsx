@@ -1,6 +1,7 @@
 import { View } from 'react-native';
+import type { Figure } from '../../../core/figure';
 import type { RunDoc } from '../../../core/model/documents';
-import type { EggChoice, LinePlan } from '../../../core/plan';
+import type { EggChoice, LinePlan, Parts } from '../../../core/plan';
 import { formatNumber, showText } from '../../../core/quantity';
 import { useNumberStyle } from '../../../state/store';
 import { Card } from '../../../ui/card';
@@ -14,23 +15,29 @@ interface Part {
   readonly run: RunDoc;
   readonly plan: LinePlan;
 }
+type Bowl = NonNullable<Parts['bowl']>;
 
 /** The bowl: what is in it, how eggs change it, the chain of grams, and the weigh-in. */
-export function BatterCard({ run, plan, strata }: Part & { readonly strata: boolean }) {
+export function BatterCard({
+  run,
+  plan,
+  bowl,
+  strata,
+}: Part & { readonly bowl: Bowl; readonly strata: boolean }) {
   const of = { runId: run.id, lineId: plan.line.id };
   const style = useNumberStyle();
-  const mixed = plan.figure('batter.mixed');
-  const eggs = eggsOf(plan);
+  const mixed = plan.figure(bowl.mixed.id);
+  const { eggs, eggsUsed } = bowl;
   return (
     <Card title="The batter">
       <FigureView {...of} figure={mixed} size="hero" label="In the bowl" />
-      {mixed.expected ? <PinWords plan={plan} /> : null}
-      {plan.has('batter.own') ? (
-        <FigureRow {...of} figure={plan.figure('batter.own')} label="Of it, for this line" />
+      {mixed.expected ? <PinWords plan={plan} mixed={mixed} /> : null}
+      {bowl.shared ? (
+        <FigureRow {...of} figure={plan.figure(bowl.own.id)} label="Of it, for this line" />
       ) : null}
-      <FigureRow {...of} figure={plan.figure('scale.used')} label="Times the formula" />
-      {eggs ? (
-        <WhyTap {...of} figureId="eggs.used" label="Eggs kept whole">
+      <FigureRow {...of} figure={plan.figure(bowl.scale.id)} label="Times the formula" />
+      {eggs && eggsUsed ? (
+        <WhyTap {...of} figureId={eggsUsed.id} label="Eggs kept whole">
           <Small>{eggWords(eggs, style.decimal)}</Small>
         </WhyTap>
       ) : null}
@@ -38,16 +45,13 @@ export function BatterCard({ run, plan, strata }: Part & { readonly strata: bool
       <WeighIn
         run={run}
         plan={plan}
-        figureId="batter.mixed"
+        figureId={bowl.mixed.id}
         title="Weighed the bowl"
         hint="The full bowl less the empty one."
       />
     </Card>
   );
 }
-
-const eggsOf = (plan: LinePlan): EggChoice | null =>
-  plan.batches.find(({ mixedId }) => mixedId === 'batter.mixed')?.eggs ?? null;
 
 /** What keeping eggs whole does, in a sentence. */
 function eggWords(eggs: EggChoice, decimal: '.' | ','): string {
@@ -72,14 +76,12 @@ function eggWords(eggs: EggChoice, decimal: '.' | ','): string {
 }
 
 /** Surplus or shortfall against what was wanted, in grams and in pieces. */
-function PinWords({ plan }: { readonly plan: LinePlan }) {
+function PinWords({ plan, mixed }: { readonly plan: LinePlan; readonly mixed: Figure }) {
   const style = useNumberStyle();
   const { goodSoft, good, warnSoft, warn } = useTokens();
-  const mixed = plan.figure('batter.mixed');
   const off = mixed.value - (mixed.expected?.value ?? mixed.value);
-  const allows = plan.has('count.batter')
-    ? plan.figure('count.batter').value
-    : plan.figure('count.made').value;
+  const { byBatter, count } = plan.parts;
+  const allows = (byBatter ?? count.made).value;
   const wanted = plan.line.count;
   const short = plan.remainder.shortG > 0;
   const against = `${showText(Math.abs(off), 'g', style)} ${off >= 0 ? 'more' : 'less'} than planned.`;

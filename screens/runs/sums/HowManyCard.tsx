@@ -1,9 +1,9 @@
 import { View } from 'react-native';
 import type { RunDoc } from '../../../core/model/documents';
 import type { LinePlan, Offer } from '../../../core/plan';
-import { takeOffer } from '../../../core/plan/offers';
+import { takeOffer } from '../../../core/line/offer';
 import { inStyle, showText } from '../../../core/quantity';
-import { changeLineOf, useNumberStyle } from '../../../state/store';
+import { editLine, useNumberStyle } from '../../../state/store';
 import { Card } from '../../../ui/card';
 import { FigureRow, FigureView, WhyTap } from '../../../ui/figure';
 import { Icon } from '../../../ui/icons';
@@ -21,13 +21,13 @@ export function HowManyCard({ run, plan }: Part) {
   const of = { runId: run.id, lineId: plan.line.id };
   const { carnelian } = useTokens();
   const limiting = plan.limits.find((limit) => limit.limiting);
-  const made = plan.figure('count.made').value;
+  const made = plan.parts.count.made.value;
   const wanted = plan.line.count;
   return (
     <Card title="How many">
       <FigureView
         {...of}
-        figure={plan.figure('count.made')}
+        figure={plan.figure(plan.parts.count.made.id)}
         size="hero"
         label={made < wanted ? `Made, of ${wanted} wanted` : 'Made, as wanted'}
       />
@@ -55,20 +55,22 @@ const listOf = (sizes: readonly number[]) =>
 /** Rounds of a mould, turns of a microwave. */
 function RoundWords({ plan }: { readonly plan: LinePlan }) {
   const { sizes } = plan.loads;
-  if (sizes.length < 2 || plan.has('sheet.count')) return null;
-  const what = plan.family === 'cakesicle' ? 'rounds of the mould' : 'turns in the microwave';
+  const { sheets, shell } = plan.parts;
+  if (sizes.length < 2 || sheets) return null;
+  const what = shell ? 'rounds of the mould' : 'turns in the microwave';
   return <Small>{`${sizes.length} ${what}: ${listOf(sizes)}`}</Small>;
 }
 
 function LoadWords({ run, plan }: Part) {
-  if (!('unevened' in plan.loads)) return <RoundWords plan={plan} />;
-  const { sizes, unevened, tins, wellsPerLoad } = plan.loads;
+  const { loadPlan, loads } = plan.parts;
+  if (!loadPlan || !loads) return <RoundWords plan={plan} />;
+  const { sizes, unevened, tins, wellsPerLoad } = loadPlan;
   if (sizes.length === 0) return null;
   const even = sizes.some((n, i) => n !== unevened[i]);
   const where = `${tins} ${tins === 1 ? 'tin' : 'tins'} at once, ${wellsPerLoad} wells`;
   const title = sizes.length === 1 ? `One load of ${sizes[0]}` : `${sizes.length} loads: ${listOf(sizes)}`;
   return (
-    <WhyTap runId={run.id} lineId={plan.line.id} figureId="loads.count" label={title}>
+    <WhyTap runId={run.id} lineId={plan.line.id} figureId={loads.id} label={title}>
       <Strong>{title}</Strong>
       <Small>
         {even ? `Evened out from ${listOf(unevened)}, so that all bake alike. ${where}.` : `${where}.`}
@@ -77,14 +79,13 @@ function LoadWords({ run, plan }: Part) {
   );
 }
 
-const leftId = (plan: LinePlan): string =>
-  ['dough.left', 'trimmings', 'batter.left'].find((id) => plan.has(id)) ?? 'count.made';
-
 function Offers({ run, plan }: Part) {
   const style = useNumberStyle();
   const { remainder } = plan;
-  const of = { runId: run.id, lineId: plan.line.id, figureId: leftId(plan) };
-  const what = plan.has('dough.left') ? 'dough' : plan.has('trimmings') ? 'cake' : 'batter';
+  const { doughLeft, trimmings, batterLeft, count } = plan.parts;
+  const left = doughLeft ?? trimmings ?? batterLeft ?? count.made;
+  const of = { runId: run.id, lineId: plan.line.id, figureId: left.id };
+  const what = doughLeft ? 'dough' : trimmings ? 'cake' : 'batter';
   if (remainder.offers.length === 0) {
     const words = `${showText(Math.max(remainder.leftG, 0), 'g', style)} of ${what} over: nothing to do about it.`;
     return (
@@ -98,7 +99,7 @@ function Offers({ run, plan }: Part) {
       ? `${remainder.shortPieces} short${remainder.shortG > 0 ? `, ${showText(remainder.shortG, 'g', style)} of ${what} missing` : ''}`
       : `${showText(remainder.leftG, 'g', style)} of ${what} over`;
   const take = ({ title, change }: Offer) => {
-    if (change) changeLineOf(title, run, plan.line.id, (line) => takeOffer(line, change));
+    if (change) editLine(inStyle(title, style), run.id, plan.line.id, takeOffer(plan.line, change));
   };
   return (
     <View style={{ gap: space(1) }}>
@@ -115,9 +116,10 @@ function Offers({ run, plan }: Part) {
 function OfferRow({ offer, onTake }: { readonly offer: Offer; readonly onTake: (() => void) | null }) {
   const { line, inkSoft } = useTokens();
   const style = useNumberStyle();
+  const title = inStyle(offer.title, style);
   const words = (
     <View style={{ flex: 1 }}>
-      <Strong>{offer.title}</Strong>
+      <Strong>{title}</Strong>
       <Small>{inStyle(offer.detail, style)}</Small>
     </View>
   );
@@ -128,7 +130,7 @@ function OfferRow({ offer, onTake }: { readonly offer: Offer; readonly onTake: (
   return (
     <Tap
       onPress={onTake}
-      label={`${offer.title}. ${inStyle(offer.detail, style)} Do it`}
+      label={`${title}. ${inStyle(offer.detail, style)} Do it`}
       style={{
         flexDirection: 'row',
         alignItems: 'center',

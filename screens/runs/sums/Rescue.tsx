@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import type { Trouble } from '../../../core/bench/rescueFinish';
+import type { Trouble } from '../../../core/bench/trouble';
 import type { RunDoc } from '../../../core/model/documents';
 import { finishing } from '../../../core/model/references';
 import type { LinePlan } from '../../../core/plan';
@@ -57,7 +57,8 @@ const room: Ask = { id: 'roomC', label: 'Room', unit: '°C', min: 0, max: 45 };
 
 /** What can go wrong with a line such as this, in the order of the work. */
 function kindsOf(plan: LinePlan, vesselId: string): Kind[] {
-  const made = Math.max(plan.figure('count.made').value, 1);
+  const { parts, pots } = plan;
+  const made = Math.max(parts.count.made.value, 1);
   const out: Kind[] = [];
   const add = (
     id: Trouble['kind'],
@@ -66,7 +67,7 @@ function kindsOf(plan: LinePlan, vesselId: string): Kind[] {
     trouble: (n: Readonly<Record<string, number>>) => Trouble,
   ) => out.push({ id, title, asks, trouble });
   const n = (values: Readonly<Record<string, number>>, id: string) => values[id] ?? 0;
-  if (plan.has('batter.mixed')) {
+  if (parts.bowl) {
     add('batter short', 'The batter is short', [grams('bowlG', 'In the bowl', 1)], (v) => ({
       kind: 'batter short',
       bowlG: n(v, 'bowlG'),
@@ -76,7 +77,7 @@ function kindsOf(plan: LinePlan, vesselId: string): Kind[] {
       bowlG: n(v, 'bowlG'),
     }));
   }
-  if (plan.has('cake.mass')) {
+  if (parts.cake) {
     for (const [kind, title] of [
       ['stuck', 'They stuck to the tin'],
       ['broken', 'They broke'],
@@ -92,18 +93,18 @@ function kindsOf(plan: LinePlan, vesselId: string): Kind[] {
       trimmedG: n(v, 'trimmedG'),
     }));
   }
-  if (plan.has('finish.share') && plan.has('tin.wells')) {
+  if (parts.well) {
     add('sunk', 'They sank', [], () => ({ kind: 'sunk' }));
     add('overflowed', 'They ran over', [], () => ({ kind: 'overflowed' }));
   }
-  if (plan.has('bake.time') && plan.loads.sizes.length > 0)
+  if (parts.bake && plan.loads.sizes.length > 0)
     add(
       'raw inside',
       'Raw inside',
       [{ id: 'load', label: 'Which load', unit: 'pieces', min: 1, max: plan.loads.sizes.length }],
       (v) => ({ kind: 'raw inside', load: n(v, 'load') }),
     );
-  if (plan.has('binder.need')) {
+  if (parts.dough) {
     const added = [grams('addedG', 'Binder that is in')];
     add('binder short', 'It still crumbles', added, (v) => ({
       kind: 'binder short',
@@ -121,7 +122,7 @@ function kindsOf(plan: LinePlan, vesselId: string): Kind[] {
       trouble: (v) => ({ kind: 'binder overdone', addedG: n(v, 'addedG'), mend: 'biscuit' }),
     });
   }
-  if (plan.has('pot.1.melt')) {
+  if (pots.length > 0) {
     for (const [kind, title] of [
       ['coat thick', 'The coat is thick'],
       ['coat seized', 'The chocolate seized'],
@@ -134,7 +135,7 @@ function kindsOf(plan: LinePlan, vesselId: string): Kind[] {
       leftG: n(v, 'leftG'),
     }));
   }
-  if (plan.has('shell.taken')) {
+  if (parts.shell) {
     add('shell cracked', 'Shells cracked', [pieces(made)], (v) => ({
       kind: 'shell cracked',
       pieces: n(v, 'pieces'),
@@ -144,7 +145,7 @@ function kindsOf(plan: LinePlan, vesselId: string): Kind[] {
       pieces: n(v, 'pieces'),
     }));
   }
-  if (plan.has('frosting.needed')) {
+  if (parts.frostingNeeded) {
     for (const [kind, title] of [
       ['frosting runny', 'The frosting is runny'],
       ['frosting stiff', 'The frosting is stiff'],

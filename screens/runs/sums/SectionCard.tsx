@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../../core/model/documents';
-import type { LinePlan } from '../../../core/plan';
+import type { LinePlan, SumsSection } from '../../../core/plan';
 import { fromShown, toShown, typedUnit } from '../../../core/quantity';
 import { stateFigure, useNumberStyle } from '../../../state/store';
 import { QuietAction } from '../../../ui/actions';
@@ -9,7 +9,7 @@ import { Card } from '../../../ui/card';
 import { FigureRow, FigureView } from '../../../ui/figure';
 import { NumberSheet } from '../../../ui/numberSheet';
 import { space } from '../../../ui/theme';
-import type { SumsSection } from './sections';
+import { SECTION_WORDS, WEIGH_WORDS } from '../../../core/plan/sections.words';
 
 interface SectionProps {
   readonly run: RunDoc;
@@ -20,27 +20,27 @@ interface SectionProps {
 /** A part of the work: its main figure large, the others in rows, and the weigh-in where there is one. */
 export function SectionCard({ run, plan, section }: SectionProps) {
   const of = { runId: run.id, lineId: plan.line.id };
-  const { few = [], rows, weigh } = section;
-  const shown = few.filter((id) => plan.has(id));
+  const { id, hero, few, rows, weigh } = section;
+  const words = SECTION_WORDS[id];
   return (
-    <Card title={section.title}>
-      <FigureView {...of} figure={plan.figure(section.hero)} size="hero" label={section.heroLabel} />
-      {shown.length > 0 ? (
+    <Card title={words.title}>
+      <FigureView {...of} figure={plan.figure(hero.id)} size="hero" label={words.hero} />
+      {few.length > 0 ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4), rowGap: space(1) }}>
-          {shown.map((id) => (
-            <FigureView key={id} {...of} figure={plan.figure(id)} />
+          {few.map((one) => (
+            <FigureView key={one.id} {...of} figure={plan.figure(one.id)} />
           ))}
         </View>
       ) : null}
       <View>
         {rows
-          .filter((id) => plan.has(id) && plan.figure(id).value !== 0)
-          .map((id) => (
-            <FigureRow key={id} {...of} figure={plan.figure(id)} />
+          .filter(({ value }) => value !== 0)
+          .map((one) => (
+            <FigureRow key={one.id} {...of} figure={plan.figure(one.id)} />
           ))}
       </View>
-      {weigh && plan.has(weigh.figureId) ? (
-        <WeighIn run={run} plan={plan} figureId={weigh.figureId} title={weigh.title} hint={weigh.hint} />
+      {weigh ? (
+        <WeighIn run={run} plan={plan} figureId={weigh.figure.id} {...WEIGH_WORDS[weigh.what]} />
       ) : null}
     </Card>
   );
@@ -78,7 +78,7 @@ export function WeighIn({
         <QuietAction
           title="Back to the computed weight"
           icon="undo"
-          onPress={() => stateFigure(run.id, plan.line.id, figure, null, false)}
+          onPress={() => stateFigure(run.id, plan.line.id, figure, null)}
         />
       ) : null}
       <NumberSheet
@@ -99,7 +99,7 @@ export function WeighIn({
         onClose={() => setAsking(false)}
         onSave={(value) => {
           setAsking(false);
-          stateFigure(run.id, plan.line.id, figure, fromShown(value, 'g', style), false);
+          stateFigure(run.id, plan.line.id, figure, fromShown(value, 'g', style));
         }}
       />
     </>

@@ -1,13 +1,13 @@
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../../core/model/documents';
+import { edit } from '../../../core/line/edit';
 import type { LinePlan } from '../../../core/plan';
-import { shareLots } from '../../../core/plan/offers';
 import { differencesOf, questionsOf, type Alternative, type Question } from '../../../core/plan/whatIf';
 import { inStyle, join, show } from '../../../core/quantity';
 import { useNow } from '../../../state/clock';
 import { planTried } from '../../../state/plans';
-import { changeLineOf, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
+import { editLine, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
 import { Chip, Chips, QuietAction } from '../../../ui/actions';
 import { Icon } from '../../../ui/icons';
 import { Sheet } from '../../../ui/sheet';
@@ -62,8 +62,11 @@ function Questions({
           alternative={alternative}
           onTake={() => {
             onTaken();
-            changeLineOf(`${question.title}: ${inStyle(alternative.title, style)}`, run, plan.line.id, () =>
-              shareLots(alternative.line),
+            editLine(
+              `${question.title}: ${inStyle(alternative.title, style)}`,
+              run.id,
+              plan.line.id,
+              alternative.action,
             );
           }}
         />
@@ -85,7 +88,7 @@ function AlternativeRow({
   const { line, carnelianSoft, warn, inkSoft } = useTokens();
   // The sheet opens first; what each would change follows in the next picture.
   const open = useDeferredValue(true, false);
-  const lines = run.lines.map((one) => (one.id === plan.line.id ? alternative.line : one));
+  const lines = run.lines.map((one) => (one.id === plan.line.id ? edit(one, alternative.action) : one));
   const tried =
     alternative.now || !open
       ? null

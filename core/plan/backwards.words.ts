@@ -1,0 +1,16 @@
+import type { ChocolateKind } from '../model/kinds';
+
+/** What can be made of what is there. */
+export const BACKWARDS = {
+  pops: 'Cake pops',
+  'small-pops': 'Small cake pops',
+  balls: 'Dipped balls, no stick',
+  'bare-balls': 'Rolled balls, no coat',
+  moulded: 'Moulded pieces',
+} as const;
+
+export const MISSING = {
+  chocolate: (kind: ChocolateKind): string =>
+    kind === 'compound' ? 'compound coating' : `${kind} chocolate`,
+  sticks: 'sticks',
+} as const;

@@ -1,0 +1,112 @@
+import type {
+  FormulaDoc,
+  KitchenDoc,
+  MicrowaveDoc,
+  MouldDoc,
+  MugDoc,
+  OvenDoc,
+  RunFile,
+  SheetDoc,
+  TinDoc,
+  VesselDoc,
+} from '../model/documents';
+import { cycleFrom, kitchenHolds, type RefKind } from '../model/references';
+import { minutesOf } from '../model/localTime';
+import { readFormula, type ReadFormula, type Readings } from '../formula';
+import { Beliefs } from '../param';
+import type { Fault } from '../quantity';
+import { faultWords, type FaultCase } from './faults.words';
+
+export type PlanFault = Fault & {
+  readonly why: FaultCase;
+  /** What has to be changed: a thing that is gone, the lots, a weigh-in. */
+  readonly field: RefKind | 'lots' | 'measured' | 'kitchen' | 'filling' | 'line';
+  /** Id of the figure whose measured value cannot be, where it is that. */
+  readonly figureId?: string;
+};
+
+/** A line that cannot be planned as it stands. Thrown while planning, caught by `planRun`, and told as a fault. */
+export class Unplannable extends Error {
+  readonly fault: PlanFault;
+  constructor(
+    field: PlanFault['field'],
+    why: FaultCase,
+    readonly formula: FormulaDoc | null = null,
+  ) {
+    const words = faultWords(why);
+    super(words.fault);
+    this.fault = { field, why, ...words };
+  }
+}
+
+interface Kinds {
+  readonly tin: TinDoc;
+  readonly oven: OvenDoc;
+  readonly sheet: SheetDoc;
+  readonly mould: MouldDoc;
+  readonly mug: MugDoc;
+  readonly microwave: MicrowaveDoc;
+  readonly vessel: VesselDoc;
+}
+
+/** A formula as its document has it and as it was read. */
+export interface KnownFormula {
+  readonly doc: FormulaDoc;
+  readonly read: ReadFormula;
+}
+
+/** All that the lines of a run are planned from. */
+export interface RunContext {
+  readonly kitchen: KitchenDoc;
+  readonly beliefs: Beliefs;
+  readonly formulas: readonly FormulaDoc[];
+  /** What was weighed of the bowls that lines share. */
+  readonly measured: Readonly<Record<string, number>>;
+  /** Local time for which minutes left are counted, and when the run must be ready; minutes since the epoch, local. */
+  readonly asOfMin: number | null;
+  readonly readyMin: number;
+  readonly thing: <K extends keyof Kinds>(kind: K, id: string) => Kinds[K];
+  /** A formula that can be read and scaled; throws `Unplannable` where it is gone, empty or made of itself. */
+  readonly formula: (id: string) => KnownFormula;
+}
+
+export type PlanFile = Pick<RunFile, 'run' | 'formulas' | 'kitchen' | 'asOf'>;
+
+export function runContext({ run, formulas, kitchen, asOf }: PlanFile, readings?: Readings): RunContext {
+  const holds = kitchenHolds(kitchen);
+  const checked = new Map<string, KnownFormula>();
+  return {
+    kitchen,
+    beliefs: new Beliefs(kitchen.beliefs),
+    formulas,
+    measured: run.measured ?? {},
+    asOfMin: asOf ? minutesOf(asOf) : null,
+    readyMin: minutesOf(run.readyAt),
+    thing: <K extends keyof Kinds>(kind: K, id: string): Kinds[K] => {
+      const things: readonly { readonly id: string }[] = holds[kind];
+      const found = things.find((item) => item.id === id);
+      if (!found) throw new Unplannable(kind, { code: 'thing gone', kind });
+      return found as Kinds[K];
+    },
+    formula: (id) => {
+      const known = checked.get(id);
+      if (known) return known;
+      const doc = formulas.find((item) => item.id === id);
+      if (!doc) throw new Unplannable('formula', { code: 'formula gone' });
+      const ring = cycleFrom(doc, formulas);
+      if (ring)
+        throw new Unplannable('formula', { code: 'formula made of itself', name: doc.name, ring }, doc);
+      const read = readFormula(doc, kitchen, readings);
+      if (read.massG + partsMassG(doc) <= 0)
+        throw new Unplannable('formula', { code: 'formula without amounts', name: doc.name }, doc);
+      const found = { doc, read };
+      checked.set(id, found);
+      return found;
+    },
+  };
+}
+
+/** What one batch of a formula takes of other formulas, g. */
+export function partsMassG(doc: FormulaDoc): number {
+  return (doc.parts ?? []).reduce((sum, part) => sum + part.massG, 0);
+}

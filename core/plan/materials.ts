@@ -1,0 +1,123 @@
+import type { BinderChoice, Lot } from '../model/documents';
+import type { Liner } from '../model/lines';
+import type { Ref } from '../figure';
+import type { Material, Need, Pot, Preparation, Batch } from './emitted';
+import type { DoughPart, Table } from './stations/bind';
+import type { CrumbBake } from './stations/crumb';
+import type { FinishAll, FinishEach } from './stations/finish';
+import type { FinishedLot } from './stations/lots';
+
+/** What there is some of is set out; what comes to nothing is left out. */
+const there = (materials: readonly Material[]): Material[] =>
+  materials.filter(({ amount }) => amount.value > 0);
+
+export const stickMaterials = (made: Ref<'pieces'>): Material[] =>
+  there([{ what: { is: 'sticks' }, use: 'set out', amount: made }]);
+
+export const caseMaterials = (liner: Liner | undefined, made: Ref<'pieces'>): Material[] =>
+  liner === undefined || liner === 'none'
+    ? []
+    : there([{ what: { is: 'cases', liner }, use: 'set out', amount: made }]);
+
+/** Crumb from elsewhere, what is mixed in, and a binder that no formula makes. */
+export function doughMaterials(
+  binder: BinderChoice,
+  addIns: readonly { readonly what: string }[],
+  table: Table,
+  dough: DoughPart,
+): Material[] {
+  const crumb = table.sources.flatMap(({ part, mass, cake }): Material[] => {
+    if (part.from === 'biscuit' && mass) return [{ what: { is: 'biscuit' }, use: 'crumb', amount: mass }];
+    if (part.from === 'trimmings' && mass) return [{ what: { is: 'trimmings' }, use: 'crumb', amount: mass }];
+    return cake ? [{ what: { is: 'leftovers' }, use: 'crumb', amount: cake }] : [];
+  });
+  const added = table.addIns.map((amount, i): Material => ({
+    what: { is: 'add-in', what: addIns[i]?.what ?? '' },
+    use: 'crumb',
+    amount,
+  }));
+  const bound: Material[] =
+    binder.formulaId === null
+      ? [{ what: { is: 'binder', kind: binder.kind }, use: 'crumb', amount: dough.added }]
+      : [];
+  return there([...crumb, ...added, ...bound]);
+}
+
+/** What goes into and on to a piece beyond what formulas make. */
+export function finishMaterials(each: FinishEach, all: FinishAll): Material[] {
+  const { filling, frosting } = each;
+  const out: Material[] = [];
+  if (filling?.choice.formulaId === null && all.fillingNeeded)
+    out.push({ what: { is: 'filling', what: filling.choice.what }, use: 'fill', amount: all.fillingNeeded });
+  if (frosting?.choice.formulaId === null && all.frostingTotal?.needed)
+    out.push({
+      what: { is: 'frosting', kind: frosting.choice.kind },
+      use: 'fill',
+      amount: all.frostingTotal.needed,
+    });
+  if (all.fondantNeeded) out.push({ what: { is: 'fondant' }, use: 'finish', amount: all.fondantNeeded });
+  for (const { lot, gel } of all.frostingTotal?.coloured ?? [])
+    if (gel)
+      out.push({ what: { is: 'gel', colour: gel.colour, lot: lot.name }, use: 'finish', amount: gel.mass });
+  return there([...out, ...potMaterials(all.pots), ...toppingMaterials(all.lots)]);
+}
+
+/** What is melted as bought, and the fat that thins it. */
+export const potMaterials = (pots: readonly Pot[]): Material[] =>
+  there(
+    pots.flatMap(({ kind, formulaId, melt, thinner }): Material[] => [
+      ...(formulaId ? [] : [{ what: { is: 'chocolate', kind }, use: 'melt', amount: melt } as const]),
+      ...(thinner ? [{ what: { is: 'thinner', kind }, use: 'melt', amount: thinner } as const] : []),
+    ]),
+  );
+
+export const toppingMaterials = (lots: readonly FinishedLot[]): Material[] =>
+  there(
+    lots.flatMap(({ name, toppings }) =>
+      toppings.flatMap(({ topping, total }): Material[] =>
+        topping.formulaId
+          ? []
+          : [{ what: { is: 'topping', what: topping.what, lot: name }, use: 'finish', amount: total }],
+      ),
+    ),
+  );
+
+const need = (formulaId: string | null | undefined, makes: Need['makes'], mass: Ref<'g'> | null): Need[] =>
+  formulaId && mass ? [{ formulaId, makes, mass }] : [];
+
+/** What the run makes once for all its lines: fillings, frostings, the line's own coat, toppings. */
+export function finishNeeds(each: FinishEach, all: FinishAll): Need[] {
+  return [
+    ...need(each.filling?.choice.formulaId, 'filling', all.fillingNeeded),
+    ...need(each.frosting?.choice.formulaId, 'frosting', all.frostingTotal?.needed ?? null),
+    ...potNeeds(all.pots),
+    ...toppingNeeds(all.lots),
+  ];
+}
+
+export const potNeeds = (pots: readonly Pot[]): Need[] =>
+  pots.flatMap(({ formulaId, melt }) => need(formulaId, 'coat', melt));
+
+export const toppingNeeds = (lots: readonly FinishedLot[]): Need[] =>
+  lots.flatMap(({ toppings }) =>
+    toppings.flatMap(({ topping, total }) => need(topping.formulaId, 'topping', total)),
+  );
+
+export const binderNeeds = ({ formulaId }: BinderChoice, { added }: DoughPart): Need[] =>
+  need(formulaId, 'binder', added);
+
+/** What lies in the freezer and goes into a bowl. */
+export const thawPreparations = (batches: readonly Batch[]): Preparation[] =>
+  batches.flatMap(({ ingredients }) =>
+    ingredients.flatMap(({ name, line }): Preparation[] => (line.frozen ? [{ do: 'thaw', what: name }] : [])),
+  );
+
+export const crumbPreparations = (bakes: readonly CrumbBake[]): Preparation[] =>
+  bakes.flatMap(({ sheet, prefix }): Preparation[] =>
+    // One sheet or several, said of the first bake: the paper is the same.
+    sheet && prefix === '' ? [{ do: 'line sheets', sheets: sheet.count.value }] : [],
+  );
+
+/** Names of toppings: what cautions and keeping go by. */
+export const toppingWords = (lots: readonly Lot[]): string[] =>
+  lots.flatMap((lot) => lot.toppings.map(({ what }) => what));

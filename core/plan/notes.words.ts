@@ -1,0 +1,67 @@
+import type { BinderKind, BindSchool, ChocolateKind, DipSchool } from '../model/kinds';
+import { BIND_SCHOOLS } from '../process/bind.table';
+import type { Bursts } from '../process/microwave';
+import { DIP_SCHOOLS } from '../process/set.table';
+import { gramsText } from './figures';
+
+/** Working temperatures of tempered chocolate. */
+const TEMPER: Readonly<Record<Exclude<ChocolateKind, 'compound'>, string>> = {
+  dark: '{31 °C} to {32 °C}',
+  milk: '{29 °C} to {30 °C}',
+  white: '{28 °C} to {29 °C}',
+};
+
+/** Which schools the sums follow, and what to watch for. Measures in braces, for `inStyle`. */
+export const NOTES = {
+  bound: (school: BindSchool, kind: BinderKind) =>
+    `Bound ${BIND_SCHOOLS[school].name}, with ${kind}. ${BIND_SCHOOLS[school].meaning}`,
+  noBinder: 'The crumb brings all the binder it takes: squeeze it before anything is added.',
+  addBinder: (firstG: number, spoons: number, small: number) => {
+    const steps = [
+      spoons > 0 ? `${spoons} by the tablespoon ({15 g})` : '',
+      small > 0 ? `${small} by the teaspoon ({5 g})` : '',
+    ].filter(Boolean);
+    return `Add ${gramsText(firstG)} first, then at most ${steps.join(' and ') || 'a little more'}. Stop as soon as a squeezed handful holds, no crumbs fall and the palm does not shine.`;
+  },
+  wetOrDry: 'Too wet: crumb, or biscuit crumb, or half an hour in the fridge. Too dry: the next spoonful.',
+  dipped: (school: DipSchool) =>
+    `Dipped ${school}. ${DIP_SCHOOLS[school].meaning} ${DIP_SCHOOLS[school].watch}`,
+  thin: 'Thin with coconut oil or cocoa butter, never with water: a drop of it seizes the pot.',
+  lots: 'Take 3 to 6 at a time from the cold. Warm the pot again after 8 to 15 pieces, or when it falls to {34 °C}.',
+  narrower: (vessel: string, savesG: number) =>
+    `"${vessel}" is narrower: it would leave ${gramsText(savesG)} less in the pool.`,
+  melt: (
+    kind: ChocolateKind,
+    massG: number,
+    { setting, burstS, count, lowCount, highCount, ceilingC }: Bursts,
+  ) => {
+    const temper =
+      kind === 'compound'
+        ? 'Compound needs no temper.'
+        : `Couverture wants tempering: work at ${TEMPER[kind]}, seeded with 25 to 30 % of unmelted; or melt it gently and keep it under {34 °C} all the way.`;
+    return `Melt ${gramsText(massG)} of ${kind} in about ${count} bursts of ${burstS} s (${lowCount} to ${highCount}) at ${Math.round(setting * 100)} % power, stirring between; stop with a quarter still solid. Never above {${ceilingC[0]} °C} to {${ceilingC[1]} °C}. A water bath is slower and stays warm longer: bowl above the water, no steam on the chocolate. ${temper}`;
+  },
+  garnish: (lot: number) =>
+    `Garnish while the coat is wet: no more than ${lot} dipped before the first gets its topping.`,
+  shells: (firstG: number, secondG: number, backG: number) =>
+    `First coat ${gramsText(firstG)}, second ${gramsText(secondG)}, back plate ${gramsText(backG)} a piece.`,
+  poured: (backG: number) =>
+    `Poured in and out: ${gramsText(backG)} come back each round. Tap out the air before it is emptied.`,
+  brushed: 'Brushed in: hold the shell against the light and go over thin spots.',
+  patch:
+    'Crack at turning out: brush coat over it from the outside, or from inside before the filling. One that is lost in the mould goes back into the dough bowl, chocolate and all.',
+  turnOutWarm:
+    'Turn them out while warm, after 5 to 10 minutes: a sticky layer that has cooled stays in the tin.',
+  greaseCorners: 'Grease every corner of the mould. Turn out once it is firm, after 5 to 10 minutes.',
+  trimHalves: 'Trim the halves flat, pair those of a size, and keep the spares for the ones that break.',
+  keepCores: 'Keep the crumb of the cores: it is good for pops.',
+  frostCool:
+    'Frost when the cake is cool all through; a warm one melts what stands on it. Kitchens above {24 °C} run soft: chill the bowl for ten minutes.',
+  aloneAndTogether: (aloneS: number, group: number, togetherS: number) =>
+    `One alone would take about ${Math.round(aloneS)} s; ${group} together take about ${Math.round(togetherS)} s.`,
+  thickMug: 'A thick mug and the side with the handle heat late: turn it half-way.',
+  cuts: (acrossMm: readonly number[], alongMm: readonly number[]) => {
+    const places = (mm: readonly number[]) => mm.map((one) => Math.round(one)).join(', ') || 'nothing';
+    return `Chill the sheet before it is cut. Cut from the centre outwards: across at ${places(acrossMm)}, along at ${places(alongMm)} mm from the trimmed edge. Wipe the knife each time.`;
+  },
+} as const;

@@ -1,0 +1,177 @@
+import type { Liner, OvenDoc } from '../../model/documents';
+import { calls, minus, says, saysAll, times, without, type Expr, type Ref } from '../../figure';
+import { scopeOf } from '../../param';
+import type { BakeModelInput } from '../../process/bakeQuestion';
+import { bakeSurrogateS } from '../../process/bakeSurrogate';
+import { COOLING } from '../../process/oven.table';
+import type { KnownFormula, RunContext } from '../context';
+import type { PlanFigures } from '../figures';
+import { BAKE } from './bake.words';
+import { addCooling, type CoolPart } from './cool';
+import { addFirstLook, addOven, addTurnaround, heatOf, type OvenPart } from './oven';
+import { shapeVolumeMl, type Side, type SideMm } from '../../piece';
+import type { WellPart } from './well';
+
+/** What the baking model is asked for one well, and the factor of tin and kitchen on its answer. */
+export interface OvenQuestion {
+  readonly input: BakeModelInput;
+  readonly factor: number;
+}
+
+/** Oven and what comes out of it. */
+export interface BakePart {
+  readonly oven: OvenPart;
+  readonly time: Ref<'s'>;
+  readonly firstLook: Ref<'s'>;
+  readonly turnaround: Ref<'s'>;
+}
+
+export interface WellBakePart extends BakePart {
+  readonly cake: Ref<'g'>;
+  /** The same question with the plan's figures: for the model itself, which draws the curve of the coldest place. */
+  readonly question: () => OvenQuestion;
+}
+
+export interface WellBakeSpec {
+  readonly oven: OvenDoc;
+  readonly formula: KnownFormula;
+  readonly ovenC: number | null;
+  readonly liner: Liner | undefined;
+  readonly racks: boolean;
+  /** Whether two of them make a piece. */
+  readonly half: boolean;
+}
+
+type Inputs = Readonly<Record<string, Expr<'g'> | Expr<'ml'> | Expr<'mm'> | Expr<'g/ml'> | Expr<'1'>>>;
+type Values = Readonly<Record<string, number>>;
+
+/** What a well asks of the oven, from the values of its figures. */
+function questionOf({ shape, layer }: WellPart, v: Values): OvenQuestion {
+  const at = (key: string) => v[key] as number;
+  const sides: SideMm = Object.fromEntries(
+    (['top', 'base', 'depth', 'length'] as const satisfies readonly Side[]).map((side) => [
+      side,
+      v[side] ?? 0,
+    ]),
+  ) as Record<Side, number>;
+  // A water test says how deep the well really is.
+  const depthMm = (sides.depth * at('volume')) / shapeVolumeMl(shape, sides);
+  const { pan, share } = shape.pan(sides, depthMm);
+  const mass = at('mass');
+  const layerG = layer ? at('layerMass') : 0;
+  const layerMl = layer ? layerG / at('layerDensity') : 0;
+  const all = mass + layerG;
+  const lost = mass * at('loss');
+  const { factor, ...heat } = heatOf(v as { readonly [K in keyof OvenPart]: number });
+  return {
+    factor,
+    input: {
+      pan,
+      massG: all * share,
+      batterDensity: all / (mass / at('batterDensity') + layerMl),
+      cakeDensity: (all - lost) / ((mass - lost) / at('cakeDensity') + layerMl),
+      lossShare: lost / all,
+      ...heat,
+    },
+  };
+}
+
+/** Oven and first look of one load, and the cake that comes out. */
+export function addBake(f: PlanFigures, run: RunContext, well: WellPart, spec: WellBakeSpec): WellBakePart {
+  const { oven, formula, ovenC, liner, racks, half } = spec;
+  const { portion, volume, densities, loss, layer, sides } = well;
+  const inOven = addOven(f, {
+    oven,
+    formula,
+    ovenC,
+    kitchen: run.kitchen,
+    material: well.tin.material,
+    racks,
+    liner,
+  });
+  const piece: Inputs = {
+    mass: portion,
+    volume,
+    batterDensity: densities.batter,
+    cakeDensity: densities.cake,
+    loss,
+    ...sides,
+    ...(layer ? { layerMass: layer.mass, layerDensity: layer.density } : {}),
+  };
+  const inputs = { ...piece, ...inOven };
+  const { top, depth } = sides;
+  if (!top || !depth) throw new Error('invariant: every well has a top and a depth');
+  const time = f.sum(
+    'bake.time',
+    BAKE.time,
+    's',
+    calls(
+      's',
+      (v) => {
+        const { input, factor } = questionOf(well, v);
+        return bakeSurrogateS(input) * factor;
+      },
+      inputs,
+      saysAll(
+        says`warming ${portion} (${top} × ${depth})`,
+        ...(layer ? [says` on ${layer.mass}`] : []),
+        heatSays(inOven),
+      ),
+    ),
+  );
+  const firstLook = addFirstLook(f, time);
+  const cake = f.sum('cake.mass', BAKE.cake(half), 'g', times(portion, without(loss)), {
+    pin: { min: 0.5, max: portion.value },
+  });
+  return {
+    oven: inOven,
+    time,
+    firstLook,
+    turnaround: addTurnaround(f, oven),
+    cake,
+    question: () => questionOf(well, valuesOf(inputs)),
+  };
+}
+
+/** "from 21 °C to 97 °C at 175 °C + 0 K, then × 1 × 1". */
+export const heatSays = ({ batter, done, setting, offset, tin, factor }: OvenPart) =>
+  says` from ${batter} to ${done} at ${setting} + ${offset}, then × ${tin} × ${factor}`;
+
+/** Values of figures as they stand, by the names that a sum knows them by. */
+const valuesOf = (inputs: Readonly<Record<string, unknown>>): Values =>
+  Object.fromEntries(
+    Object.entries(inputs).map(([key, ref]) => [key, (ref as { readonly value: number }).value]),
+  );
+
+/** What leaves as steam, what comes out of the tins, and how long it cools. */
+export interface CakesPart {
+  readonly used: Ref<'g'>;
+  readonly left: Ref<'g'>;
+  readonly lost: Ref<'g'>;
+  readonly total: Ref<'g'>;
+  readonly cool: CoolPart;
+}
+
+export function addCakes(
+  f: PlanFigures,
+  well: WellPart,
+  cake: Ref<'g'>,
+  ready: Ref<'g'>,
+  wells: Ref<'pieces'>,
+  many: string,
+): CakesPart {
+  const { portion } = well;
+  const used = f.sum('batter.used', BAKE.used, 'g', times(wells, portion));
+  const left = f.sum('batter.left', BAKE.left, 'g', minus(ready, used));
+  const lost = f.sum('bake.lost', BAKE.lost, 'g', times(wells, minus(portion, cake)));
+  const total = f.sum('cakes.total', BAKE.cakes(many), 'g', times(wells, cake));
+  const cool = addCooling(f, {
+    kind: 'well',
+    thing: scopeOf('tin', well.tin.id),
+    massG: cake.value,
+    constant: COOLING,
+    toC: COOLING.frostC,
+    until: BAKE.untilFrosted,
+  });
+  return { used, left, lost, total, cool };
+}

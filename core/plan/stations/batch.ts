@@ -1,0 +1,227 @@
+import type { EggMode } from '../../model/documents';
+import { AS_IT_IS, over, plus, times, totalOf, type Ref } from '../../figure';
+import type { WeighedLine } from '../../formula';
+import { PARAMS, scopeOf, type Scope } from '../../param';
+import { BOWL_LOSS, METHODS, type MethodDef } from '../../process/batter.table';
+import { PIECE_SPREAD_SHARE } from '../../quantity/ingredients.table';
+import type { Batch, BatchIngredient, BatchPart, EggChoice } from '../emitted';
+import type { KnownFormula } from '../context';
+import type { PlanFigures } from '../figures';
+import { BATCH, DENSITY } from './batch.words';
+
+export interface BatchSpec {
+  readonly formula: KnownFormula;
+  readonly eggs: EggMode;
+  /** Grams that this line needs in the bowl. */
+  readonly needed: Ref<'g'>;
+  /** What other lines of the run take from the same bowl, g; 0 where there are none. */
+  readonly othersG: number;
+  readonly mixed: { readonly id: string; readonly label: string };
+}
+
+/** Where the line goes on from: the bowl, or this line's part of a bowl that others share. */
+export interface BowlPart {
+  readonly mixed: Ref<'g'>;
+  readonly own: Ref<'g'>;
+  readonly formulaMass: Ref<'g'>;
+  readonly scale: Ref<'times'>;
+  readonly eggsUsed: Ref<'eggs'> | null;
+  readonly ingredients: readonly BatchIngredient[];
+  readonly parts: readonly BatchPart[];
+  readonly eggs: EggChoice | null;
+  /** Whether other lines take from it. */
+  readonly shared: boolean;
+}
+
+/** Scaling with eggs kept whole, the grams of every ingredient, and the bowl that they make. */
+export function addBatch(f: PlanFigures, { formula, eggs, needed, othersG, mixed }: BatchSpec): BowlPart {
+  const { doc, read } = formula;
+  const written = doc.parts ?? [];
+  const formulaMass = f.root({
+    id: 'formula.mass',
+    words: BATCH.formula(doc.name),
+    unit: 'g',
+    value: read.massG + written.reduce((sum, part) => sum + part.massG, 0),
+    spread: read.spreadG,
+    basis: read.weighed.basis,
+  });
+  const others = othersG > 0 ? f.given('batter.others', BATCH.others, 'g', othersG, 'stated') : null;
+  const wanted = others ? plus(needed, others) : needed;
+  const exact = f.sum('scale.exact', BATCH.exact, 'times', over(wanted, formulaMass), { decide: AS_IT_IS });
+  const scaled = addScale(f, eggs, read.weighed.eggLine, exact);
+  const ingredients = read.weighed.items.map((item) => addIngredient(f, item, eggs, scaled));
+  const parts = written.map((part, i): BatchPart => {
+    const id = `part.${i + 1}`;
+    const asWritten = f.given(`${id}.written`, BATCH.partWritten, 'g', part.massG, 'stated');
+    const mass = f.sum(id, BATCH.part, 'g', times(asWritten, scaled.used));
+    return { formulaId: part.formulaId, mass };
+  });
+  const all = [...ingredients.map(({ mass }) => mass), ...parts.map(({ mass }) => mass)];
+  const bowl = f.total(mixed.id, BATCH.mixed(mixed.label), 'g', all, { min: 1, max: 1_000_000 });
+  const own = others
+    ? f.sum('batter.own', BATCH.own, 'g', times(bowl, over(needed, totalOf([needed, others]))), {
+        pin: { min: 1, max: 1_000_000 },
+      })
+    : bowl;
+  return {
+    mixed: bowl,
+    own,
+    formulaMass,
+    scale: scaled.used,
+    eggsUsed: scaled.eggs,
+    ingredients,
+    parts,
+    eggs: scaled.choice,
+    shared: others !== null,
+  };
+}
+
+interface Scaled {
+  readonly used: Ref<'times'>;
+  readonly eggs: Ref<'eggs'> | null;
+  readonly egg: Ref<'g'> | null;
+  readonly choice: EggChoice | null;
+  /** What the mass of an egg starts from, g; 0 where nothing is whole. */
+  readonly pieceG: number;
+}
+
+function addScale(
+  f: PlanFigures,
+  mode: EggMode,
+  eggLine: KnownFormula['read']['weighed']['eggLine'],
+  exact: Ref<'times'>,
+): Scaled {
+  if (!eggLine?.whole) {
+    const used = f.sum('scale.used', BATCH.scale(null), 'times', exact);
+    return { used, eggs: null, egg: null, choice: null, pieceG: 0 };
+  }
+  const { count, pieceG } = eggLine.whole;
+  const inFormula = f.given('eggs.formula', BATCH.eggsInFormula(eggLine.raw.trim()), 'eggs', count, 'stated');
+  const eggsExact = f.sum('eggs.exact', BATCH.eggsExact, 'eggs', times(exact, inFormula));
+  const eggs = f.sum('eggs.used', BATCH.eggsUsed(mode), 'eggs', eggsExact, {
+    decide:
+      mode === 'weigh'
+        ? AS_IT_IS
+        : mode === 'follow'
+          ? { step: 1, how: 'up', least: 1 }
+          : { step: 1, how: 'nearest', least: 1, said: 'to the nearest whole' },
+  });
+  const used = f.sum(
+    'scale.used',
+    BATCH.scale(mode),
+    'times',
+    mode === 'follow' ? over(eggs, inFormula) : exact,
+  );
+  // An egg is an egg in every bowl of this size.
+  const egg = f.believe(PARAMS.eggMass, {
+    of: [scopeOf('size', `egg ${pieceG}`)],
+    start: { value: pieceG, spread: pieceG * PIECE_SPREAD_SHARE.egg, basis: 'typical' },
+    sentence: BATCH.eggSentence,
+  });
+  return {
+    used,
+    eggs,
+    egg,
+    pieceG,
+    choice: { mode, inFormula: count, exact: eggsExact.value, used: eggs.value },
+  };
+}
+
+function addIngredient(
+  f: PlanFigures,
+  { line, index, written, sentence }: WeighedLine,
+  mode: EggMode,
+  { used, egg, pieceG }: Scaled,
+): BatchIngredient {
+  const id = `ingredient.${index + 1}`;
+  const named = { place: index + 1, name: line.called, written, line };
+  if (line.whole && egg && mode !== 'weigh') {
+    // Whites and yolks weigh their own part of the egg that the run is planned with.
+    const ownPart = Number((line.whole.pieceG / pieceG).toFixed(4));
+    const whole = f.sum(`${id}.count`, BATCH.howMany(line.name), 'eggs', times(used, line.whole.count), {
+      decide: { step: 1, how: 'nearest', least: 1, said: 'kept whole' },
+    });
+    const each = times(whole, egg);
+    const mass = f.sum(id, BATCH.whole(line.name), 'g', ownPart === 1 ? each : times(each, ownPart));
+    return { ...named, mass, whole };
+  }
+  const asWritten = f.root({
+    id: `${id}.written`,
+    words: BATCH.written(line.name, sentence),
+    unit: 'g',
+    value: line.massG,
+    spread: (line.highG - line.lowG) / 2,
+    basis: line.basis,
+  });
+  const mass = f.sum(id, BATCH.scaled(line.name), 'g', times(asWritten, used), {
+    // What is put on the scale is these grams, however the formula's cup was filled.
+    decide: AS_IT_IS,
+  });
+  return { ...named, mass, whole: null };
+}
+
+/** The bowl of a line: scaled to what is needed, and shared with what others take of the formula. */
+export function addLineBatch(
+  f: PlanFigures,
+  formula: KnownFormula,
+  eggs: EggMode,
+  needed: Ref<'g'>,
+  others: ReadonlyMap<string, number>,
+): BowlPart {
+  return addBatch(f, {
+    formula,
+    eggs,
+    needed,
+    othersG: others.get(formula.doc.id) ?? 0,
+    mixed: { id: 'batter.mixed', label: BATCH.inTheBowl },
+  });
+}
+
+/** The same as a batch of the plan. */
+export function batchOf(bowl: BowlPart, { doc, read }: KnownFormula, lineId: string, tickPrefix = ''): Batch {
+  return {
+    id: `${tickPrefix}batter`,
+    makes: 'batter',
+    formula: doc,
+    tickPrefix,
+    mixed: bowl.mixed,
+    ingredients: bowl.ingredients,
+    parts: bowl.parts,
+    eggs: bowl.eggs,
+    toTaste: read.weighed.toTaste,
+    lineIds: [lineId],
+  };
+}
+
+/** What stays on bowl and spoon, as a share of what is mixed: a matter of the hand that scrapes it. */
+export const addBowlLoss = (f: PlanFigures): Ref<'share'> =>
+  f.believe(PARAMS.bowlLoss, { of: [], start: BOWL_LOSS, sentence: BATCH.bowlLossSentence });
+
+/** What a batter is of, the most specific first. */
+export const batterScopes = ({ doc }: KnownFormula): readonly Scope[] => [
+  scopeOf('formula', doc.id),
+  scopeOf('method', doc.method),
+];
+
+/** Batter as it goes in, and cake as it comes out. */
+export interface Densities {
+  readonly batter: Ref<'g/ml'>;
+  readonly cake: Ref<'g/ml'>;
+}
+
+export function addDensities(f: PlanFigures, formula: KnownFormula): Densities {
+  const method: MethodDef = METHODS[formula.doc.method];
+  const of = batterScopes(formula);
+  return {
+    batter: f.believe(PARAMS.batterDensity, {
+      of,
+      start: method.batterDensity,
+      sentence: DENSITY.batter(method.name),
+    }),
+    cake: f.believe(PARAMS.cakeDensity, {
+      of,
+      start: method.cakeDensity,
+      sentence: DENSITY.cake(method.name),
+    }),
+  };
+}

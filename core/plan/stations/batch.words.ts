@@ -1,0 +1,61 @@
+import { words } from '../../figure';
+import type { EggMode } from '../../model/documents';
+
+export const BATCH = {
+  formula: (name: string) =>
+    words(
+      `One batch of ${name} as written`,
+      'All lines of the formula that could be read, added up. Cups and spoons widen it; weighed lines hardly.',
+    ),
+  others: words(
+    'For other lines of this run',
+    'The same formula is asked for elsewhere in this run: it is mixed once, and eggs are rounded once.',
+  ),
+  exact: words('Scale, exactly', 'How many times the formula as written this run needs.'),
+  scale: (mode: EggMode | null) =>
+    words(
+      'Scale',
+      mode === null ? 'The formula has nothing that must stay whole, so it is scaled exactly.' : EGGS[mode],
+    ),
+  eggsInFormula: (line: string) => words('Eggs in the formula', `From the line "${line}".`),
+  eggsExact: words('Eggs, exactly', 'Eggs at the exact scale, before they are kept whole.'),
+  eggsUsed: (mode: EggMode) => words('Eggs to use', EGGS[mode]),
+  eggSentence: 'Usual for the size written. Weigh a few of yours without the shell to know better.',
+  partWritten: words('A part, as written', 'What one batch takes of another formula, as its writer says.'),
+  part: words('Of another formula', 'Scaled with the rest; the run makes it once for all that need it.'),
+  mixed: (label: string) =>
+    words(
+      label,
+      'All that is weighed into the bowl. Weigh the full bowl, less the empty one, and the plan goes on from there.',
+    ),
+  own: words(
+    'This line’s part of the bowl',
+    'The bowl is shared out by what each line needs. Weigh the part and the plan takes it.',
+  ),
+  howMany: (name: string) => words(`${name}, how many`, 'Kept whole.'),
+  whole: (name: string) => words(name, 'Whole ones, at the mass of one without its shell.'),
+  written: (name: string, sentence: string) => words(`${name}, as written`, sentence),
+  scaled: (name: string) =>
+    words(
+      name,
+      'The formula as written, scaled for this run. Weigh it out and it is this, however a cup would have been filled.',
+    ),
+  bowlLossSentence: 'About 2 % where the bowl is scraped well, 5 % where it is not.',
+  inTheBowl: 'Batter in the bowl',
+  lost: words('Left on bowl and spoon', 'What no spatula gets out.'),
+  needed: (many: string) =>
+    words('Batter needed', `Enough for all ${many} wanted, and for what the bowl keeps.`),
+} as const;
+
+const EGGS: Readonly<Record<EggMode, string>> = {
+  follow:
+    'Eggs stay whole, rounded up, and everything else follows them, so the formula keeps its proportions.',
+  nearest: 'Eggs go to the nearest whole one and the rest keeps to the exact scale.',
+  weigh: 'Eggs are beaten and weighed, so nothing is rounded.',
+};
+
+export const DENSITY = {
+  batter: (method: string) =>
+    `Usual for a ${method} batter. To measure yours: weigh a level cup of batter, then the same cup of water, and divide.`,
+  cake: (method: string) => `Usual for the cake of a ${method} batter, crust and all.`,
+} as const;

@@ -1,0 +1,104 @@
+import type { KitchenDoc, MicrowaveDoc } from '../../model/documents';
+import { exp, measure, minus, over, plus, times, type Expr, type Ref } from '../../figure';
+import { PARAMS, scopeOf } from '../../param';
+import { boilingShiftK } from '../../process/altitude';
+import { METHODS, ROOM } from '../../process/batter.table';
+import { ratingFromTestW } from '../../process/microwave';
+import { MICROWAVE } from '../../process/microwave.table';
+import type { PlanFigures } from '../figures';
+import { MICRO } from './microwave.words';
+
+const { couplingG, bestShare, heatCapacity, latent, timeSpread, firstLookShare, evaporated } = MICROWAVE;
+
+/** The microwave and what it does to batter, before it is known how much of it turns at once. */
+export interface MicroOven {
+  readonly rated: Ref<'W'>;
+  readonly setting: Ref<'share'>;
+  readonly start: Ref<'°C'>;
+  readonly done: Ref<'°C'>;
+  readonly steam: Ref<'share'>;
+  readonly factor: Ref<'times'>;
+}
+
+export function addMicroOven(
+  f: PlanFigures,
+  microwave: MicrowaveDoc,
+  kitchen: KitchenDoc,
+  setting: number,
+): MicroOven {
+  const tested = microwave.absorbedW !== null;
+  const inIt = scopeOf('microwave', microwave.id);
+  const shiftK = boilingShiftK(kitchen.altitudeM ?? 0);
+  return {
+    rated: f.root({
+      id: 'micro.rated',
+      words: MICRO.rated(microwave.name, tested),
+      unit: 'W',
+      value: microwave.absorbedW === null ? microwave.ratedW : ratingFromTestW(microwave.absorbedW),
+      spread: 0,
+      basis: tested ? 'measured here' : 'stated',
+    }),
+    setting: f.given('micro.setting', MICRO.setting, 'share', setting, 'stated'),
+    start: f.believe(PARAMS.microStart, { of: [], start: ROOM, sentence: MICRO.start }),
+    done: f.believe(PARAMS.microDone, {
+      of: [],
+      start: { ...METHODS.mug.doneC, value: MICROWAVE.doneC - shiftK },
+      sentence: MICRO.done,
+    }),
+    steam: f.believe(PARAMS.microSteam, {
+      of: [inIt],
+      start: { ...evaporated, basis: 'typical' },
+      sentence: MICRO.steam,
+    }),
+    factor: f.believe(PARAMS.microFactor, {
+      of: [inIt],
+      start: { value: 1, spread: timeSpread, basis: 'typical' },
+      sentence: MICRO.factor,
+    }),
+  };
+}
+
+/** The share of the power that a load takes up. */
+const couplingOf = (load: Expr<'g'>): Expr<'1'> =>
+  times(bestShare, minus(1, exp(minus(0, over(load, measure(couplingG, 'g'))))));
+
+/** Heat to warm a load through and to drive off its steam, over the power that it takes up. */
+function timeOf(
+  { rated, setting, start, done, steam, factor }: MicroOven,
+  load: Expr<'g'>,
+  coupling: Expr<'1'>,
+) {
+  const each = plus(
+    times(measure(heatCapacity, 'J/g K'), minus(done, start)),
+    times(steam, measure(latent, 'J/g')),
+  );
+  return times(over(times(load, each), times(times(rated, setting), coupling)), factor);
+}
+
+/**
+ * How long some load takes in that oven, as a figure by the side: one mug alone, a full group. By the same sum as the
+ * load of the plan, so that whatever is measured of the oven moves both.
+ */
+export const addTimeAlone = (f: PlanFigures, id: string, oven: MicroOven, load: Expr<'g'>): Ref<'s'> =>
+  f.sum(id, MICRO.alone, 's', timeOf(oven, load, couplingOf(load)));
+
+export interface MicroPart {
+  readonly oven: MicroOven;
+  readonly time: Ref<'s'>;
+  readonly firstLook: Ref<'s'>;
+  readonly stand: Ref<'s'>;
+}
+
+/** Time in the microwave for a load of so many grams that turn at once. */
+export function addMicrowave(f: PlanFigures, oven: MicroOven, load: Ref<'g'>): MicroPart {
+  const coupling = f.sum('micro.coupling', MICRO.coupling, 'share', couplingOf(load));
+  const time = f.sum('micro.time', MICRO.time, 's', timeOf(oven, load, coupling));
+  return {
+    oven,
+    time,
+    firstLook: f.sum('micro.firstLook', MICRO.firstLook, 's', times(time, firstLookShare), {
+      decide: { step: 5, how: 'down', least: 5, said: 'to five seconds below' },
+    }),
+    stand: f.given('micro.stand', MICRO.stand, 's', MICROWAVE.standMin * 60, 'typical'),
+  };
+}

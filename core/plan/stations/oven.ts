@@ -1,0 +1,135 @@
+import type { KitchenDoc, Liner, OvenDoc } from '../../model/documents';
+import type { TinMaterial } from '../../model/kinds';
+import { times, type Ref } from '../../figure';
+import { PARAMS, scopeOf } from '../../param';
+import { boilingShiftK } from '../../process/altitude';
+import { METHODS, ROOM } from '../../process/batter.table';
+import {
+  BAKE_MODEL,
+  FAN_C,
+  FAN_FACTOR,
+  FIRST_LOOK_SHARE,
+  LINER_FACTOR,
+  OVEN_OFFSET,
+  SECOND_RACK_FACTOR,
+  TIN_FACTOR,
+  TURNAROUND,
+} from '../../process/oven.table';
+import type { KnownFormula } from '../context';
+import type { PlanFigures } from '../figures';
+import { batterScopes } from './batch';
+import { OVEN } from './oven.words';
+
+export interface OvenSpec {
+  readonly oven: OvenDoc;
+  readonly formula: KnownFormula;
+  /** The run's still-oven setting, °C; null follows the formula. */
+  readonly ovenC: number | null;
+  readonly kitchen: KitchenDoc;
+  readonly material: TinMaterial;
+  /** Two racks are in use. */
+  readonly racks: boolean;
+  readonly liner: Liner | undefined;
+}
+
+/** The temperature to set, °C: the formula's or the run's still-oven figure, 20 lower with the fan on. */
+export function ovenSettingC({ ovenC, formula, oven }: Pick<OvenSpec, 'ovenC' | 'formula' | 'oven'>): number {
+  return (ovenC ?? formula.doc.ovenC) - (oven.fan ? FAN_C : 0);
+}
+
+/** What every baking time rests on. */
+export interface OvenPart {
+  readonly setting: Ref<'°C'>;
+  readonly offset: Ref<'K'>;
+  readonly fan: Ref<'times'>;
+  readonly batter: Ref<'°C'>;
+  readonly done: Ref<'°C'>;
+  readonly boiling: Ref<'K'>;
+  readonly tin: Ref<'times'>;
+  readonly factor: Ref<'times'>;
+}
+
+/** What the oven does, from the values of an `OvenPart`. */
+export function heatOf(v: { readonly [K in keyof OvenPart]: number }) {
+  // Up high, all that water does happens so many degrees lower: the same as an oven and a batter warmer by as much.
+  const shift = v.boiling;
+  return {
+    airC: v.setting + v.offset + shift,
+    coefficientFactor: v.fan,
+    batterC: v.batter + shift,
+    doneC: v.done + shift,
+    factor: v.tin * v.factor,
+  };
+}
+
+/** The oven, the tin and what they leave open. What belongs to the oven is the same in every bake in it. */
+export function addOven(f: PlanFigures, spec: OvenSpec): OvenPart {
+  const { oven, formula, kitchen, material, racks, liner } = spec;
+  const method = METHODS[formula.doc.method];
+  const inOven = scopeOf('oven', oven.id);
+  const measured = oven.offsetC !== null;
+  const known = measured ? OVEN_OFFSET.measured : OVEN_OFFSET.unmeasured;
+  const shift = boilingShiftK(kitchen.altitudeM ?? 0);
+  const high = Math.abs(shift) >= 0.5;
+  const slower = LINER_FACTOR[liner ?? 'paper'];
+  return {
+    setting: f.given('oven.setting', OVEN.setting(oven.fan), '°C', ovenSettingC(spec), 'stated'),
+    offset: f.root({
+      id: 'oven.offset',
+      words: OVEN.offset(measured),
+      unit: 'K',
+      value: oven.offsetC ?? 0,
+      spread: known.spread,
+      basis: known.basis,
+      key: `${PARAMS.ovenOffset.key}@${inOven}`,
+    }),
+    fan: f.root({
+      id: 'oven.fan',
+      words: OVEN.fan(oven.fan),
+      unit: 'times',
+      value: oven.fan ? FAN_FACTOR.value : 1,
+      spread: oven.fan ? FAN_FACTOR.spread : 0,
+      basis: oven.fan ? FAN_FACTOR.basis : 'physics',
+      key: `oven.fan@${inOven}`,
+    }),
+    batter: f.believe(PARAMS.batterTemperature, { of: [], start: ROOM, sentence: OVEN.batterTemperature }),
+    done: f.believe(PARAMS.doneAt, {
+      of: batterScopes(formula),
+      start: { ...method.doneC, value: method.doneC.value - shift },
+      sentence: OVEN.done(method.name, high),
+    }),
+    boiling: f.root({
+      id: 'altitude.boiling',
+      words: OVEN.boiling(high),
+      unit: 'K',
+      value: shift,
+      spread: 0,
+      basis: 'physics',
+      key: 'altitude.boiling@kitchen',
+    }),
+    tin: f.root({
+      id: 'tin.factor',
+      words: OVEN.tin(material, racks, slower),
+      unit: 'times',
+      value: TIN_FACTOR[material] * (racks ? SECOND_RACK_FACTOR : 1) * slower,
+      spread: 0.02,
+      basis: 'typical',
+    }),
+    factor: f.believe(PARAMS.bakeFactor, { of: [inOven], start: BAKE_MODEL, sentence: OVEN.factor }),
+  };
+}
+
+/** When to look first, from the baking time and its range. */
+export function addFirstLook(f: PlanFigures, time: Ref<'s'>): Ref<'s'> {
+  const share = Number(Math.min(FIRST_LOOK_SHARE, time.low / time.value).toFixed(4));
+  return f.sum('bake.firstLook', OVEN.firstLook, 's', times(time, share), {
+    decide: { step: 30, how: 'down', said: 'to the half minute below' },
+  });
+}
+
+export const addTurnaround = (f: PlanFigures, oven: OvenDoc): Ref<'s'> =>
+  f.believe(PARAMS.turnaround, {
+    of: [scopeOf('oven', oven.id)],
+    start: TURNAROUND,
+    sentence: OVEN.turnaround,
+  });

@@ -1,0 +1,158 @@
+import type { Fault } from '../quantity';
+
+/** What is likely to go wrong with a line, with what the words need to say it. */
+export type WarningCase =
+  | { readonly code: 'finish'; readonly name: string; readonly mend: string }
+  | { readonly code: 'lines unread'; readonly lines: number }
+  | { readonly code: 'batter waits'; readonly waitMin: number; readonly allowedMin: number }
+  | { readonly code: 'scale too coarse' }
+  | {
+      readonly code: 'bowl too small';
+      readonly litres: number;
+      readonly bowl: string | null;
+      readonly bowlLitres: number;
+      readonly bowls: number;
+    }
+  | { readonly code: 'sheet runs over'; readonly highMm: number; readonly depthMm: number }
+  | {
+      readonly code: 'vessel shallow';
+      readonly vessel: string;
+      readonly deepMm: number;
+      readonly neededMm: number;
+    }
+  | { readonly code: 'vessel narrow'; readonly vessel: string; readonly ballMm: number }
+  | { readonly code: 'coat thick'; readonly mm: number }
+  | { readonly code: 'ball heavy' }
+  | { readonly code: 'shell thin'; readonly mm: number; readonly leastMm: number; readonly usualMm: number }
+  | { readonly code: 'shell thick'; readonly mm: number; readonly mostMm: number; readonly usualMm: number }
+  | { readonly code: 'mug overfull'; readonly share: number }
+  | { readonly code: 'microwave long' }
+  | { readonly code: 'groups uneven'; readonly groups: readonly number[] }
+  | { readonly code: 'low power' }
+  | { readonly code: 'nut promise broken'; readonly lot: string; readonly holds: readonly string[] }
+  | { readonly code: 'nuts beside'; readonly lot: string }
+  | { readonly code: 'nuts share bowl'; readonly lot: string; readonly bowl: string }
+  | { readonly code: 'nuts share vessel'; readonly lot: string }
+  | { readonly code: 'late'; readonly byMin: number }
+  | { readonly code: 'formula says otherwise'; readonly said: Fault }
+  | { readonly code: 'measured and not used'; readonly ids: readonly string[] };
+
+/** A warning in words, with its case for whoever has to tell it apart. */
+export type Warning = Fault & { readonly why: WarningCase };
+export const warning = (why: WarningCase): Warning => ({ why, ...warningWords(why) });
+
+function warningWords(why: WarningCase): Fault {
+  switch (why.code) {
+    case 'finish':
+      return { fault: `These come out ${why.name}.`, mend: why.mend };
+    case 'lines unread': {
+      const one = why.lines === 1;
+      return {
+        fault: `${why.lines} ${one ? 'line' : 'lines'} of the formula could not be read and ${one ? 'is' : 'are'} left out of these sums.`,
+        mend: 'Open the formula and mend what is marked.',
+      };
+    }
+    case 'batter waits':
+      return {
+        fault: `The last load's batter waits about ${Math.round(why.waitMin)} min; this one keeps its lift for about ${why.allowedMin}.`,
+        mend: 'Mix it in two bowls, the second while the first bakes, or bake in more tins at once.',
+      };
+    case 'scale too coarse':
+      return {
+        fault: 'A well takes less than five steps of the scale.',
+        mend: 'Weigh the whole tin as you fill it, or portion with a spoon.',
+      };
+    case 'bowl too small': {
+      const litres = (n: number) => `${Number(n.toFixed(1))} litres`;
+      const bowl = why.bowl === null ? 'a mixing bowl of usual size' : `"${why.bowl}"`;
+      return {
+        fault: `That is ${litres(why.litres)} of batter: more than ${bowl} of ${litres(why.bowlLitres)} mixes at once.`,
+        mend: `Mix it in ${why.bowls} bowls of the same weight${why.bowl === null ? ', or count your bowls under Kitchen' : ''}.`,
+      };
+    }
+    case 'sheet runs over':
+      return {
+        fault: `The cake would stand {${Math.round(why.highMm)} mm} high in a sheet {${why.depthMm} mm} deep: it runs over.`,
+        mend: 'Bake it lower, or in a deeper tin.',
+      };
+    case 'vessel shallow':
+      return {
+        fault: `"${why.vessel}" is {${why.deepMm} mm} deep; these need {${Math.round(why.neededMm)} mm} of coat.`,
+        mend: 'Take a deeper vessel, or spoon the coat over.',
+      };
+    case 'vessel narrow':
+      return {
+        fault: `"${why.vessel}" is too narrow for a ball of {${Math.round(why.ballMm)} mm}.`,
+        mend: 'Take a wider vessel, or make them smaller.',
+      };
+    case 'coat thick':
+      return { fault: `A coat of {${why.mm} mm} is thick to bite.`, mend: 'Warm it, or thin it a little.' };
+    case 'ball heavy':
+      return {
+        fault: 'Balls as heavy as these slide down a stick.',
+        mend: 'Make them lighter, chill them hard, or serve them without a stick.',
+      };
+    case 'shell thin':
+      return {
+        fault: `A shell of {${why.mm} mm} is likely to crack when it comes out.`,
+        mend: `Make it at least {${why.leastMm} mm}; about {${why.usualMm} mm} is usual.`,
+      };
+    case 'shell thick':
+      return {
+        fault: `A shell of {${why.mm} mm} is hard to bite through.`,
+        mend: `Stay under {${why.mostMm} mm}; about {${why.usualMm} mm} is usual.`,
+      };
+    case 'mug overfull':
+      return {
+        fault: `The mugs are ${Math.round(why.share * 100)} % full: it is likely to climb over the rim.`,
+        mend: 'Fill them to half at most, or take larger mugs and stand them on a plate.',
+      };
+    case 'microwave long':
+      return {
+        fault: 'That is long for a microwave: the rim dries before the middle is done.',
+        mend: 'Turn fewer at once, or use full power.',
+      };
+    case 'groups uneven':
+      return {
+        fault: `The groups are ${why.groups.join(' and ')}: the smaller one is done sooner.`,
+        mend: 'Look at it earlier, by its share of the grams.',
+      };
+    case 'low power':
+      return {
+        fault: 'At a low setting most ovens switch on and off: it rises and falls in turns.',
+        mend: 'Half power or more makes a more even crumb.',
+      };
+    case 'nut promise broken':
+      return {
+        fault: `"${why.lot}" is promised free of nuts and holds ${why.holds.join(' and ')}.`,
+        mend: 'Take the nuts out of cake, binder, coat and topping, or take the promise back.',
+      };
+    case 'nuts beside':
+      return {
+        fault: `"${why.lot}" is promised free of nuts; other pieces of this line have them.`,
+        mend: 'Finish it first, from its own bowls and pot, and keep it apart. Clean tools alone may not be enough: ask who eats.',
+      };
+    case 'nuts share bowl':
+      return {
+        fault: `"${why.lot}" is promised free of nuts and shares the bowl of ${why.bowl} with pieces that have them.`,
+        mend: 'Portion its share into a clean bowl before the nuts come out, or make it apart.',
+      };
+    case 'nuts share vessel':
+      return {
+        fault: `"${why.lot}" is promised free of nuts and shares the dipping vessel with pieces that have them.`,
+        mend: 'Dip it first, in a clean vessel of its own. Clean tools alone may not be enough: ask who eats.',
+      };
+    case 'late':
+      return {
+        fault: `The latest safe start was ${Math.round(why.byMin)} min ago.`,
+        mend: 'Move the hour it must be ready, make fewer, or leave out softening by hand: cut butter small, warm eggs in water.',
+      };
+    case 'formula says otherwise':
+      return why.said;
+    case 'measured and not used':
+      return {
+        fault: `Something was measured here that no sum of this line takes any more: ${why.ids.join(', ')}.`,
+        mend: 'What it described has changed. Measure anew where it matters; undo brings back what was before.',
+      };
+  }
+}

@@ -1,0 +1,182 @@
+import type { KitchenDoc, RunDoc } from '../model/documents';
+import type { Bowl, LinePlan, Material, RunPlan, TaskDoes, Use, Warning } from '../plan';
+import { isNutty } from '../plan/allergens';
+import { bowlsOf } from '../plan/bowls';
+import { warning } from '../plan/warnings.words';
+import { coldRoomOf } from './cold';
+import { dayOf, type TimedStep } from './day';
+import { coldWords, GATHER_TITLES, materialWords, preparationWords } from './gather.words';
+
+/** A thing to set out that no bowl of a formula holds: chocolate to melt, sprinkles, sticks. */
+export interface Thing {
+  /** Under this key it is ticked off. */
+  readonly key: string;
+  readonly lineId: string;
+  readonly figureId: string;
+  readonly what: string;
+  readonly note: string;
+}
+
+export type GatherStage = Use | 'batter' | 'shared';
+
+/** What is needed at one time in one place. */
+export interface GatherGroup {
+  readonly id: string;
+  readonly stage: GatherStage;
+  readonly title: string;
+  /** Local time from which it is needed; null where the day does not say. */
+  readonly at: string | null;
+  readonly bowl: Bowl | null;
+  readonly things: readonly Thing[];
+}
+
+/** Something to do before the work starts. */
+export interface Preparing {
+  readonly id: string;
+  readonly kind: 'warm up' | 'thaw' | 'wash' | 'line' | 'cold';
+  readonly words: string;
+  readonly at: string | null;
+}
+
+type Does = TaskDoes['does'];
+const COOLS: readonly Does[] = ['cool load', 'cool to crumble', 'cool to cut', 'cool to frost'];
+
+/** What is done with the things of each stage: they are needed when the first of it begins. */
+const USED_BY: Readonly<Record<GatherStage, ReadonlySet<Does>>> = {
+  'set out': new Set<Does>([
+    'weigh out and line',
+    'fill wells',
+    'bind and roll',
+    'shell coats',
+    'fill shells',
+  ]),
+  batter: new Set<Does>([
+    'weigh out and line',
+    'weigh out and mix',
+    'mix',
+    'stir',
+    'bake',
+    'microwave bowls',
+    'fill wells',
+    'fill shells',
+  ]),
+  crumb: new Set<Does>(['bind and roll', 'fill shells']),
+  shared: new Set<Does>(['bind and roll', 'fill wells', 'fill shells', 'fill and frost', ...COOLS]),
+  melt: new Set<Does>(['sticks in', 'dip', 'shell coats']),
+  fill: new Set<Does>(['fill shells', ...COOLS]),
+  finish: new Set<Does>(['dip', 'back plates', 'turn out', ...COOLS]),
+};
+
+function beginsAt(steps: readonly TimedStep[], stage: GatherStage): string | null {
+  const found = steps.filter(({ does }) => USED_BY[stage].has(does)).map(({ startAt }) => startAt);
+  return found.sort()[0] ?? null;
+}
+
+const planned = (whole: RunPlan): LinePlan[] => whole.lines.flatMap((line) => (line.planned ? [line] : []));
+
+const thingOf = ({ line }: LinePlan, { what, amount }: Material): Thing => {
+  const { what: name, note } = materialWords(what);
+  return { key: `${line.id}:${amount.id}`, lineId: line.id, figureId: amount.id, what: name, note };
+};
+
+/** One list for the whole run: bowls once, loose things by when they are needed. */
+export function gatherOf(run: RunDoc, whole: RunPlan): GatherGroup[] {
+  const plans = planned(whole);
+  const days = new Map(plans.map((plan) => [plan.line.id, dayOf(plan).steps]));
+  const stepsOf = (ids: readonly string[]) => ids.flatMap((id) => days.get(id) ?? []);
+  const bowls = bowlsOf(run, whole).map((bowl): GatherGroup => {
+    const stage: GatherStage = bowl.lineId === null ? 'shared' : 'batter';
+    return {
+      id: `bowl-${bowl.batch.formula.id}`,
+      stage,
+      title: bowl.batch.formula.name,
+      at: beginsAt(stepsOf(bowl.batch.lineIds), stage),
+      bowl,
+      things: [],
+    };
+  });
+  const loose = plans.flatMap((plan) =>
+    plan.materials.map((material) => ({ use: material.use, thing: thingOf(plan, material) })),
+  );
+  const group = (use: Use): GatherGroup[] => {
+    const things = loose.filter((one) => one.use === use).map(({ thing }) => thing);
+    if (things.length === 0) return [];
+    const at = beginsAt(stepsOf(things.map(({ lineId }) => lineId)), use);
+    return [{ id: use, stage: use, title: GATHER_TITLES[use], at, bowl: null, things }];
+  };
+  return [
+    ...group('set out'),
+    ...bowls.filter(({ stage }) => stage === 'batter'),
+    ...bowls.filter(({ stage }) => stage === 'shared'),
+    ...group('crumb'),
+    ...group('melt'),
+    ...group('fill'),
+    ...group('finish'),
+  ];
+}
+
+const KINDS = {
+  thaw: 'thaw',
+  'wash mould': 'wash',
+  'line trays': 'line',
+  'cases into tin': 'line',
+  'grease and flour': 'line',
+  'grease well': 'line',
+  'line sheets': 'line',
+  'cold bowl for cream': 'cold',
+} as const;
+
+/** Tasks that are begun ahead of the work so that something is warm by then. */
+const WARMS_UP: ReadonlySet<Does> = new Set<Does>(['butter out', 'eggs out']);
+
+/** What to bring to room temperature, to thaw, to wash warm, to line, to make cold. */
+export function preparationsOf(whole: RunPlan, kitchen: KitchenDoc): Preparing[] {
+  const out = new Map<string, Preparing>();
+  const add = (kind: Preparing['kind'], words: string, at: string | null) => {
+    const id = `${kind}:${words}`;
+    const known = out.get(id);
+    if (!known || (at !== null && (known.at === null || at < known.at))) out.set(id, { id, kind, words, at });
+  };
+  for (const plan of planned(whole)) {
+    const { steps, startBy } = dayOf(plan);
+    for (const { does, label, detail, startAt } of steps)
+      if (WARMS_UP.has(does)) add('warm up', `${label}. ${detail}`, startAt);
+    for (const preparation of plan.preparations)
+      add(KINDS[preparation.do], preparationWords(preparation), startBy);
+    const cold = coldRoomOf(plan, kitchen);
+    if (cold) add('cold', coldWords(cold), startBy);
+  }
+  return [...out.values()].sort((a, b) => (a.at ?? '').localeCompare(b.at ?? ''));
+}
+
+/** A nut-free promise of one line that another line breaks: a bowl that both take from, or a vessel that both dip in. */
+export function sharedNutWarnings(run: RunDoc, whole: RunPlan): Warning[] {
+  const plans = planned(whole);
+  const nutty = plans.filter(({ allergens }) => isNutty(allergens));
+  const vessels = ({ pots }: LinePlan) => pots.flatMap(({ vesselId }) => vesselId ?? []);
+  const shared = bowlsOf(run, whole).filter(({ batch }) => batch.lineIds.length > 1);
+  const out: Warning[] = [];
+  for (const plan of plans) {
+    const { line } = plan;
+    for (const lot of line.lots ?? []) {
+      if (lot.nutFree !== true) continue;
+      for (const other of nutty) {
+        if (other.line.id === line.id) continue;
+        const bowl = shared.find(
+          ({ batch }) => batch.lineIds.includes(line.id) && batch.lineIds.includes(other.line.id),
+        );
+        const vessel = vessels(plan).some((id) => vessels(other).includes(id));
+        if (!bowl && !vessel) continue;
+        out.push(
+          warning(
+            bowl
+              ? { code: 'nuts share bowl', lot: lot.name, bowl: bowl.batch.formula.name }
+              : { code: 'nuts share vessel', lot: lot.name },
+          ),
+        );
+        break;
+      }
+    }
+  }
+  return out;
+}

@@ -1,0 +1,8 @@
+export { APART_MM, ballsOnTray, coldFault, coldFaults, coldRoomOf, trayOf } from './cold';
+export type { ColdRoom, Tray } from './cold';
+export { dayOf, lateWarnings, warningsOf } from './day';
+export type { Day, TimedStep } from './day';
+export { gatherOf, preparationsOf, sharedNutWarnings } from './gather';
+export type { GatherGroup, GatherStage, Preparing, Thing } from './gather';
+export { keyOf, lineCosts, needsOf, shoppingOf } from './shopping';
+export type { LineCost, Shopping, ShoppingRow } from './shopping';

@@ -1,0 +1,169 @@
+import type { KitchenDoc, RunDoc, StoredDoc } from '../model/documents';
+import { ingredientsNamedIn } from '../quantity';
+import type { RunPlan } from '../plan';
+import { bowlsOf } from '../plan/bowls';
+import { materialWords } from './gather.words';
+
+/** What a run takes of one thing. */
+export interface Need {
+  /** The ingredient's key, or its name in small letters. */
+  readonly key: string;
+  readonly name: string;
+  readonly by: 'g' | 'pieces';
+  readonly amount: number;
+}
+
+/** A row of the shopping list. */
+export interface ShoppingRow extends Need {
+  /** In the store cupboard of it. */
+  readonly left: number;
+  /** Missing before rounding to packets. */
+  readonly missing: number;
+  readonly packet: number | null;
+  /** Packets to buy; null where it is bought loose. */
+  readonly packets: number | null;
+  /** What is bought, in whole packets where it comes in them. */
+  readonly buy: number;
+  /** What that costs; null where no price is known. */
+  readonly cost: number | null;
+  /** What the run uses up of it is worth; null where no price is known. */
+  readonly used: number | null;
+}
+
+export interface Shopping {
+  readonly rows: readonly ShoppingRow[];
+  /** Of what has a price. */
+  readonly cost: number | null;
+  readonly usedCost: number | null;
+  /** Rows without a price. */
+  readonly unpriced: number;
+  readonly pieces: number;
+}
+
+const FREE = new Set(['water']);
+
+/** The key that things of the same kind share, whatever they are called. */
+export function keyOf(name: string): string {
+  const [known] = ingredientsNamedIn(name);
+  return known?.ingredient.key ?? name.trim().toLowerCase();
+}
+
+/** Adds up all that a run takes: every bowl once, and what no bowl holds. Tap water is left out. */
+export function needsOf(run: RunDoc, whole: RunPlan): Need[] {
+  const out = new Map<string, Need>();
+  const add = (key: string, name: string, by: Need['by'], amount: number) => {
+    if (FREE.has(key) || amount <= 0) return;
+    const at = `${key}/${by}`;
+    const known = out.get(at);
+    out.set(at, known ? { ...known, amount: known.amount + amount } : { key, name, by, amount });
+  };
+  for (const { batch } of bowlsOf(run, whole)) {
+    for (const { line, name: written, mass, whole: counted } of batch.ingredients) {
+      const key = line.ingredient?.key ?? written.toLowerCase();
+      // In the writer's own words: "thyme leaves" tells a shop more than "chopped herb".
+      const name = written.split(',')[0]?.trim() || written;
+      if (counted) add(key, name, 'pieces', counted.value);
+      else add(key, name, 'g', mass.value);
+    }
+  }
+  for (const plan of whole.lines) {
+    if (!plan.planned) continue;
+    for (const { what, amount, times } of plan.materials) {
+      const { shop } = materialWords(what);
+      if (shop === null) continue;
+      const twice = what.is === 'cases' && what.liner === 'double paper' ? 2 : 1;
+      const all = amount.value * (times?.value ?? 1) * twice;
+      add(keyOf(shop), shop, amount.unit === 'pieces' ? 'pieces' : 'g', all);
+    }
+  }
+  return [...out.values()].sort((a, b) => a.name.localeCompare(b.name));
+}
+
+/** The list of what to buy: needs, less what is in the store cupboard, in whole packets. */
+export function shoppingOf(run: RunDoc, whole: RunPlan, kitchen: KitchenDoc): Shopping {
+  const rows = needsOf(run, whole).map((need) => rowOf(need, stored(need, kitchen)));
+  const priced = rows.filter(({ used }) => used !== null);
+  const pieces = whole.lines.reduce((sum, line) => sum + (line.planned ? line.parts.count.made.value : 0), 0);
+  return {
+    rows,
+    cost: priced.length === 0 ? null : priced.reduce((sum, { cost }) => sum + (cost ?? 0), 0),
+    usedCost: priced.length === 0 ? null : priced.reduce((sum, { used }) => sum + (used ?? 0), 0),
+    unpriced: rows.length - priced.length,
+    pieces,
+  };
+}
+
+/** What the pieces of one line cost. */
+export interface LineCost {
+  readonly lineId: string;
+  /** Of what is used up and has a price. */
+  readonly used: number;
+  readonly pieces: number;
+  readonly each: number;
+}
+
+/**
+ * What is used up in a run, shared out to its lines by what each would use up if it were made alone: a bowl that lines
+ * share has one egg rounded and one bowl scraped, and nobody can say whose. Empty where no price is known or a line
+ * cannot be planned alone.
+ * @param alone plans a run of that line and no other
+ */
+export function lineCosts(
+  run: RunDoc,
+  whole: RunPlan,
+  kitchen: KitchenDoc,
+  alone: (run: RunDoc) => RunPlan | null,
+): LineCost[] {
+  const { usedCost } = shoppingOf(run, whole, kitchen);
+  if (usedCost === null) return [];
+  const parts = run.lines.map((line) => {
+    const one = { ...run, lines: [line], measured: {} };
+    const plan = alone(one);
+    return plan?.lines[0]?.planned ? (shoppingOf(one, plan, kitchen).usedCost ?? 0) : null;
+  });
+  const total = parts.reduce<number>((sum, part) => sum + (part ?? 0), 0);
+  if (total <= 0 || parts.includes(null)) return [];
+  return whole.lines.flatMap((plan, i) => {
+    if (!plan.planned) return [];
+    const used = (usedCost * (parts[i] ?? 0)) / total;
+    const pieces = plan.parts.count.made.value;
+    return [{ lineId: plan.line.id, used, pieces, each: used / Math.max(pieces, 1) }];
+  });
+}
+
+/** What the kitchen has of it: sticks and cases have a place of their own. */
+function stored(need: Need, kitchen: KitchenDoc): StoredDoc | null {
+  const found = (kitchen.store ?? []).find(
+    (one) =>
+      one.by === need.by &&
+      (keyOf(one.name) === need.key || one.name.toLowerCase() === need.name.toLowerCase()),
+  );
+  if (found) return found;
+  const count =
+    need.key === 'sticks' ? kitchen.sticks : /^paper cases/.test(need.key) ? kitchen.liners : undefined;
+  return count === undefined
+    ? null
+    : { id: need.key, name: need.name, left: count, by: 'pieces', packet: null, price: null };
+}
+
+/** Floating point leaves a hair over a whole packet. */
+const HAIR = 1e-6;
+
+function rowOf(need: Need, store: StoredDoc | null): ShoppingRow {
+  const left = store?.left ?? 0;
+  const packet = store?.packet ?? null;
+  const price = store?.price ?? null;
+  const missing = Math.max(need.amount - left, 0);
+  const packets = packet === null ? null : Math.ceil(missing / packet - HAIR);
+  const buy = packet === null || packets === null ? missing : packets * packet;
+  return {
+    ...need,
+    left,
+    missing,
+    packet,
+    packets,
+    buy,
+    cost: price === null || packets === null ? null : packets * price,
+    used: price === null || packet === null ? null : (need.amount / packet) * price,
+  };
+}
