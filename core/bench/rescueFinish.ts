@@ -1,6 +1,6 @@
 import type { CoatChoice, Line } from '../model/documents';
 import { finishing } from '../model/references';
-import { choose, measure, type Choice, type LineAction } from '../line';
+import { choose, measure, type LineAction } from '../line';
 import type { LinePlan } from '../plan';
 import { mendFrosting } from '../process/frost';
 import { CREAM_SHARE, THIN } from './rescue.table';

@@ -58,17 +58,22 @@ export function over<A extends Some, B extends Some>(a: A, b: B): Expr<Quotient<
   return expr(two(OP.over, a, b));
 }
 
+type Plain = Expr<'1'> | number;
+type Additive = Exclude<Dimension, '°C'>;
+
 /** A sum of like terms; a difference of temperatures may be added to a temperature. */
-export function plus<D extends Dimension>(a: In<D>, ...more: In<D>[]): Expr<D>;
+export function plus(a: Plain, ...more: Plain[]): Expr<'1'>;
 export function plus(a: Expr<'°C'>, b: Expr<'K'>): Expr<'°C'>;
+export function plus<D extends Additive>(a: Expr<D>, ...more: Expr<NoInfer<D>>[]): Expr<D>;
 export function plus(...terms: Some[]): Expr<Dimension> {
   return expr(terms.map(term).reduce((a, b) => new Term(OP.plus, a, b, null, '', null)));
 }
 
 /** The first less all others; two temperatures differ by kelvins. */
+export function minus(a: Plain, ...less: Plain[]): Expr<'1'>;
 export function minus(a: Expr<'°C'>, b: Expr<'°C'>): Expr<'K'>;
 export function minus(a: Expr<'°C'>, b: Expr<'K'>): Expr<'°C'>;
-export function minus<D extends Exclude<Dimension, '°C'>>(a: In<D>, ...less: In<D>[]): Expr<D>;
+export function minus<D extends Additive>(a: Expr<D>, ...less: Expr<NoInfer<D>>[]): Expr<D>;
 export function minus(...terms: Some[]): Expr<Dimension> {
   return expr(terms.map(term).reduce((a, b) => new Term(OP.minus, a, b, null, '', null)));
 }
