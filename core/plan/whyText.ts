@@ -1,4 +1,5 @@
 import {
+  decided,
   resultWith,
   sumText,
   type Basis,
@@ -69,24 +70,28 @@ function enoughDigits(
   unit: Unit,
   style: NumberStyle,
 ): (id: string) => string {
-  const rounded = laid.more.decide !== undefined || laid.more.whole !== undefined;
   const wanted = showText(result, unit, style);
   const plain = (id: string) => {
     const { value, unit: of } = plan.figure(id);
     return bare(showText(value, of, style));
   };
-  // A result that was rounded on purpose is not what the numbers come to.
-  if (rounded) return plain;
   for (let digits = 0; digits <= MOST_DIGITS; digits += 1) {
     const text = new Map(laid.inputs.map((id) => [id, withDigits(plan.figure(id), digits, style)]));
     const value = resultWith(laid, (id) => text.get(id)?.value ?? 0);
-    if (showText(value, unit, style) === wanted)
+    if (showText(rounded(value, laid.more), unit, style) === wanted)
       return (id) => {
         const found = text.get(id);
         return found ? bare(found.text) : plain(id);
       };
   }
   return plain;
+}
+
+/** A value as its figure is rounded. */
+function rounded(value: number, { whole, decide }: LaidOut['more']): number {
+  if (whole === 'floor') return Math.floor(value + 1e-9);
+  if (whole === 'ceil') return Math.ceil(value - 1e-9);
+  return decide ? decided(decide, value) : value;
 }
 
 /** A figure as it is shown, with so many digits more than usual, and the value that such a number stands for. */

@@ -1,0 +1,75 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { FAMILY_FILES } from '../../demo/families';
+import { planWhole } from '../plan';
+import { readDocument, upToDate } from './migrate';
+import { readRunFile } from './read';
+
+const FOLDER = `${__dirname}/fixtures/v1`;
+const fixture = (name: string) =>
+  JSON.parse(readFileSync(`${FOLDER}/${name}.run.json`, 'utf8')) as Record<
+    'run' | 'kitchen',
+    Record<string, unknown>
+  >;
+const NAMES = readdirSync(FOLDER).map((file) => file.replace('.run.json', ''));
+
+/** Every figure of a file with its range. */
+function figuresOf(data: unknown): [string, number, number, number][] {
+  const read = readRunFile(data);
+  if (!read.ok) throw new Error(read.faults.map(({ field, fault }) => `${field}: ${fault}`).join());
+  return planWhole(read.value).lines.flatMap((line) => {
+    if (!line.planned) throw new Error(line.fault.fault);
+    return line.figures.map(({ id, value, low, high }): [string, number, number, number] => [
+      `${line.line.id} ${id}`,
+      value,
+      low,
+      high,
+    ]);
+  });
+}
+
+describe('files of the first version', () => {
+  it.each(NAMES)('%s: opens, and comes to what it does today', (name) => {
+    expect(fixture(name)).toMatchObject({ version: 1, run: { version: 1 }, kitchen: { version: 1 } });
+    const today = FAMILY_FILES[name] ?? null;
+    // Today’s kitchen has counted its bowls; no figure of a line rests on them.
+    const now = today ?? { ...fixture(name) };
+    expect(figuresOf(fixture(name))).toEqual(figuresOf(now));
+  });
+
+  it('keep what was weighed in them, on lines and on the run', () => {
+    const file = fixture('pops');
+    const lines = file.run.lines as Record<string, unknown>[];
+    file.run.lines = lines.map((line, i) => (i === 0 ? { ...line, stated: { 'dough.total': 900 } } : line));
+    file.run.stated = { 'formula-malt-buttercream/mixed': 640 };
+    const read = readRunFile(file);
+    if (!read.ok) throw new Error(read.faults[0]?.fault);
+    expect(read.value.run.lines[0]?.measured).toEqual({ 'dough.total': 900 });
+    expect(read.value.run.measured).toEqual({ 'formula-malt-buttercream/mixed': 640 });
+    expect(read.value.run).not.toHaveProperty('stated');
+  });
+
+  it('keep what held always as beliefs of the kitchen, and set aside what was one run’s alone', () => {
+    const kitchen = {
+      ...fixture('pops').kitchen,
+      stated: { 'bake.factor': 1.1, 'cool.constant': 900, 'leftover.mass': 300, 'no.such': 4 },
+    };
+    const read = readDocument(kitchen);
+    if (!read.ok) throw new Error(read.faults[0]?.fault);
+    expect(read.value).toMatchObject({
+      version: 2,
+      beliefs: [
+        { param: 'bake.factor', of: 'kitchen', mean: 1.1, spread: 0, seen: 1, since: null },
+        { param: 'cool.constant', of: 'size:well', mean: 900 },
+      ],
+      setAside: { 'leftover.mass': 300, 'no.such': 4 },
+    });
+    expect(read.value).not.toHaveProperty('stated');
+  });
+
+  it('are brought up to date once: what is of today stays the very same', () => {
+    const brought = upToDate(fixture('evening'));
+    if (!brought.ok) throw new Error('it opens');
+    const again = upToDate(brought.value);
+    expect(again.ok && again.value).toBe(brought.value);
+  });
+});
