@@ -172,7 +172,7 @@ class Ledger {
     { readonly cell: Cell; readonly value: number; readonly spread: number }
   >();
   readonly moves: Moves = [];
-  readonly scratch: Scratch = { roots: [], fingers: [] };
+  readonly scratch: Scratch = { roots: [], fingers: [], slopes: [] };
   readonly taken = new Set<string>();
 
   constructor(
@@ -223,7 +223,6 @@ export class Figures {
     const { ledger } = this;
     const { words, unit, value, spread, basis, replace, known } = spec;
     const id = this.prefix + spec.id;
-    const key = spec.key ?? `${id}@${ledger.owner}`;
     const same = spec.key === undefined ? undefined : ledger.standing.get(spec.key);
     // The same thing at the same size: one figure. At another size it is a figure of its own that moves with the first.
     if (same && same.value === value && same.spread === spread && !(id in ledger.measured))
@@ -236,19 +235,24 @@ export class Figures {
     }
     if (given !== undefined) {
       cell.expected ??= rangeOf(value, spread, unit);
-      return this.put(measuredCell(cell, given), { key, value, spread });
+      return this.put(measuredCell(cell, given), spec);
     }
-    cell.at = cell.value = ledger.sampling && spread > 0 ? ledger.sampling.root(key, value, spread) : value;
+    cell.at = cell.value =
+      ledger.sampling && spread > 0 ? ledger.sampling.root(this.keyOf(spec, id), value, spread) : value;
     const range = rangeOf(value, spread, unit);
     cell.low = range.low;
     cell.high = range.high;
     cell.bases = 1 << BASES.indexOf(basis);
     if (spread !== 0) {
       cell.own = cell.start = ledger.moves.length;
-      ledger.moves.push(this.rootNumber({ key, id, label: words.label }), -spread, spread);
+      ledger.moves.push(
+        this.rootNumber({ key: this.keyOf(spec, id), id, label: words.label }),
+        -spread,
+        spread,
+      );
       cell.end = ledger.moves.length;
     }
-    return this.put(cell, { key, value, spread });
+    return this.put(cell, spec);
   }
 
   /** Adds a value that holds exactly: counted, chosen, or a definition. */
@@ -432,6 +436,10 @@ export class Figures {
     return value;
   }
 
+  private keyOf({ key }: { readonly key?: string | undefined }, id: string): string {
+    return key ?? `${id}@${this.ledger.owner}`;
+  }
+
   private rootNumber(root: Root): number {
     const { roots, rootByKey } = this.ledger;
     const known = rootByKey.get(root.key);
@@ -449,13 +457,13 @@ export class Figures {
 
   private put<U extends Unit>(
     cell: Cell,
-    root?: { readonly key: string; readonly value: number; readonly spread: number },
+    root?: { readonly key?: string | undefined; readonly value: number; readonly spread: number },
   ): Ref<U> {
     const { cells, standing } = this.ledger;
     const { size } = cells;
     cells.set(cell.id, cell);
     if (cells.size === size) throw new Error(`invariant: figure "${cell.id}" twice in a plan`);
-    if (root && !standing.has(root.key))
+    if (root?.key !== undefined && !standing.has(root.key))
       standing.set(root.key, { cell, value: root.value, spread: root.spread });
     return refOf(cell);
   }

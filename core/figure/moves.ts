@@ -1,4 +1,4 @@
-import { evaluate, type Term } from './term';
+import { BENT, courseOf, evaluate, type Term } from './term';
 
 /**
  * How far values move when each root that they rest on stands at its 10th (down) and at its 90th (up) percentile: root,
@@ -23,6 +23,7 @@ export type Moved = Term & Span & { readonly value: number };
 export interface Scratch {
   readonly roots: number[];
   readonly fingers: number[];
+  readonly slopes: number[];
 }
 
 /**
@@ -46,6 +47,18 @@ function gatherRoots(moves: Moves, spans: readonly Span[], roots: number[]): num
   return count;
 }
 
+/** Not reckoned yet. */
+const UNKNOWN = Infinity;
+
+/** What a sum goes up by with one more of an input; NaN where it is no straight line in it. */
+function slopeOf(sum: Term, input: Moved, by: number, raw: number): number {
+  if (by === 0 || courseOf(sum, input) === BENT) return NaN;
+  input.at = input.value + by;
+  const slope = (evaluate(sum) - raw) / by;
+  input.at = input.value;
+  return slope;
+}
+
 /**
  * Computes the sum again with each root at either end and puts the differences from its value at the end of the list;
  * they stand from the length that the list had before. Returns false where an end of the range is no number.
@@ -55,36 +68,77 @@ export function carryMoves(
   sum: Term,
   inputs: readonly Moved[],
   raw: number,
-  { roots, fingers }: Scratch,
+  { roots, fingers, slopes }: Scratch,
 ): boolean {
   const n = inputs.length;
   const count = gatherRoots(moves, inputs, roots);
-  for (let i = 0; i < n; i += 1) fingers[i] = (inputs[i] as Moved).start;
+  for (let i = 0; i < n; i += 1) {
+    fingers[i] = (inputs[i] as Moved).start;
+    slopes[i] = UNKNOWN;
+  }
   let whole = true;
   for (let k = 0; k < count; k += 1) {
     const root = roots[k] as number;
     // Each input lists its roots upwards, so one finger in each span keeps step with the merged one.
+    let moved = 0;
+    let last = 0;
     for (let i = 0; i < n; i += 1) {
-      const input = inputs[i] as Moved;
       const finger = fingers[i] as number;
-      if (finger < input.end && moves[finger] === root)
-        input.at = input.value + (moves[finger + 1] as number);
+      if (finger >= (inputs[i] as Moved).end || moves[finger] !== root) continue;
+      moved += 1;
+      last = i;
     }
-    const below = evaluate(sum) - raw;
+    let below: number;
+    let above: number;
+    const down = (fingers[last] as number) + 1;
+    const up = down + 1;
+    // What moves by one input alone and in a straight line goes in proportion: most sums are products.
+    if (moved === 1 && slopes[last] === UNKNOWN) {
+      const least = moves[down] as number;
+      const most = moves[up] as number;
+      slopes[last] = slopeOf(
+        sum,
+        inputs[last] as Moved,
+        Math.abs(least) > Math.abs(most) ? least : most,
+        raw,
+      );
+    }
+    if (moved === 1 && !Number.isNaN(slopes[last])) {
+      const slope = slopes[last] as number;
+      below = slope * (moves[down] as number);
+      above = slope * (moves[up] as number);
+    } else {
+      below = movedBy(1, moves, sum, inputs, root, fingers) - raw;
+      above = movedBy(2, moves, sum, inputs, root, fingers) - raw;
+    }
     for (let i = 0; i < n; i += 1) {
-      const input = inputs[i] as Moved;
       const finger = fingers[i] as number;
-      if (finger < input.end && moves[finger] === root) {
-        input.at = input.value + (moves[finger + 2] as number);
-        fingers[i] = finger + STRIDE;
-      }
+      if (finger < (inputs[i] as Moved).end && moves[finger] === root) fingers[i] = finger + STRIDE;
     }
-    const above = evaluate(sum) - raw;
-    for (let i = 0; i < n; i += 1) (inputs[i] as Moved).at = (inputs[i] as Moved).value;
     if (!Number.isFinite(below) || !Number.isFinite(above)) whole = false;
     moves.push(root, below, above);
   }
   return whole;
+}
+
+/** The sum with one root at one of its ends, in every input that it moves. */
+function movedBy(
+  side: 1 | 2,
+  moves: Moves,
+  sum: Term,
+  inputs: readonly Moved[],
+  root: number,
+  fingers: readonly number[],
+): number {
+  for (let i = 0; i < inputs.length; i += 1) {
+    const input = inputs[i] as Moved;
+    const finger = fingers[i] as number;
+    if (finger < input.end && moves[finger] === root)
+      input.at = input.value + (moves[finger + side] as number);
+  }
+  const value = evaluate(sum);
+  for (let i = 0; i < inputs.length; i += 1) (inputs[i] as Moved).at = (inputs[i] as Moved).value;
+  return value;
 }
 
 /** The moves of a plain addition: those of its terms, added root by root, put at the end of the list. */

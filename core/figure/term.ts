@@ -122,6 +122,32 @@ export function evaluate(term: Term): number {
   }
 }
 
+/** How a term goes with one of its figures: not at all, in a straight line, or otherwise. */
+export const APART = 0;
+export const STRAIGHT = 1;
+export const BENT = 2;
+
+/** Whether a term is a straight line in that figure while all others stand still. */
+export function courseOf(term: Term, leaf: Term): number {
+  switch (term.op) {
+    case OP.ref:
+      return term === leaf ? STRAIGHT : APART;
+    case OP.number:
+    case OP.measure:
+    case OP.pi:
+      return APART;
+    case OP.plus:
+    case OP.minus:
+      return Math.max(courseOf(term.a as Term, leaf), courseOf(term.b as Term, leaf));
+    case OP.times:
+      return Math.min(courseOf(term.a as Term, leaf) + courseOf(term.b as Term, leaf), BENT);
+    case OP.over:
+      return courseOf(term.b as Term, leaf) === APART ? courseOf(term.a as Term, leaf) : BENT;
+    default:
+      return BENT;
+  }
+}
+
 /** Puts the figures that a term rests on at the end of a list, each once, in the order in which they first stand in it. */
 export function gatherLeaves(term: Term, into: Term[]): void {
   if (term.op === OP.ref) {

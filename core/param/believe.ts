@@ -40,9 +40,10 @@ export function believe(param: Param, of: readonly Scope[], beliefs: Beliefs, st
   const scopes = [...of, KITCHEN];
   const belief = beliefs.find(param.key, scopes);
   const key = `${param.key}@${scopes[0] ?? KITCHEN}`;
+  const { value, spread, basis } = start;
   return belief
     ? { value: belief.mean, spread: belief.spread, basis: 'measured here', belief, scopes, key }
-    : { ...start, belief: null, scopes, key };
+    : { value, spread, basis, belief, scopes, key };
 }
 
 /** The kitchen's beliefs with one put in; null takes it back. */

@@ -184,10 +184,9 @@ describe('a well', () => {
         onHandG: null,
       },
     });
-    expect(faultOf(cored(60, 80))).toMatchObject({
-      fault: expect.stringMatching(/core/i),
-      mend: expect.stringMatching(/\d/),
-    });
+    const refused = faultOf(cored(60, 80));
+    expect(refused?.fault).toMatch(/core/i);
+    expect(refused?.mend).toMatch(/\d/);
     expect(faultOf(cored(22, 25))).toBeNull();
   });
 });
@@ -305,6 +304,40 @@ function numberOf(text: string): [number, number] {
   return text.includes('%') ? [value / 100, decimals + 2] : [value, decimals];
 }
 
+/** Plain arithmetic with brackets. */
+function arithmetic(text: string): number {
+  let rest = text.replace(/\s/g, '');
+  const take = (sign: string) => rest.startsWith(sign) && ((rest = rest.slice(1)), true);
+  const factor = (): number => {
+    if (take('-')) return -factor();
+    if (take('(')) {
+      const inner = sum();
+      take(')');
+      return inner;
+    }
+    const number = /^[\d.]+/.exec(rest)?.[0] ?? '';
+    rest = rest.slice(number.length);
+    return number === '' ? NaN : Number(number);
+  };
+  const product = (): number => {
+    let value = factor();
+    for (;;) {
+      if (take('*')) value *= factor();
+      else if (take('/')) value /= factor();
+      else return value;
+    }
+  };
+  const sum = (): number => {
+    let value = product();
+    for (;;) {
+      if (take('+')) value += product();
+      else if (take('-')) value -= product();
+      else return value;
+    }
+  };
+  return sum();
+}
+
 /** What a sum with its units taken off comes to; null where it is more than arithmetic. */
 function byPencil(sum: string): number | null {
   const bare = sum
@@ -317,7 +350,7 @@ function byPencil(sum: string): number | null {
     .replace(/÷/g, '/')
     .replace(/−/g, '-');
   if (!/^[\d.\s()*/+-]+$/.test(bare)) return null;
-  return Number(new Function(`return ${bare}`)());
+  return arithmetic(bare);
 }
 
 it('has a line of each family to look at', () => expect(has(plan(CUPCAKE), 'portion.mass')).toBe(true));

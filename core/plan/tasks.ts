@@ -23,25 +23,24 @@ type Said = Pick<Task, 'id' | 'kind' | 'takes'> & { readonly what: TaskDoes } & 
     Pick<Task, 'times' | 'holds' | 'after' | 'batchId' | 'load' | 'pieces' | 'done'>
   >;
 
-const task = ({
-  times = 1,
-  holds = [],
-  after = [],
-  batchId = null,
-  load = null,
-  pieces = null,
-  done = 'clock',
-  ...rest
-}: Said): Task => ({
-  ...rest,
-  times,
-  holds,
-  after,
-  batchId,
-  load,
-  pieces,
-  done,
+const NO_HOLDS: readonly Hold[] = [];
+const AFTER_NONE: Task['after'] = [];
+
+/** Field by field: while a count is typed, a plan makes some two hundred of them. */
+const taskAfter = (said: Said, follows: Task['after']): Task => ({
+  id: said.id,
+  what: said.what,
+  kind: said.kind,
+  takes: said.takes,
+  times: said.times ?? 1,
+  holds: said.holds ?? NO_HOLDS,
+  after: said.after ?? follows,
+  batchId: said.batchId ?? null,
+  load: said.load ?? null,
+  pieces: said.pieces ?? null,
+  done: said.done ?? 'clock',
 });
+const task = (said: Said): Task => taskAfter(said, AFTER_NONE);
 
 /** Comes after another task, with at least so many seconds between. */
 const after = (id: string, leastS = 0, mostS: number | null = null): Task['after'][number] => ({
@@ -54,7 +53,7 @@ const after = (id: string, leastS = 0, mostS: number | null = null): Task['after
 export function inTurn(said: readonly Said[]): Task[] {
   return said.map((one, i) => {
     const before = said[i - 1];
-    return task({ ...one, after: one.after ?? (before ? [after(before.id)] : []) });
+    return taskAfter(one, before ? [after(before.id)] : AFTER_NONE);
   });
 }
 

@@ -1,11 +1,14 @@
-import { wellShapeOf } from '../piece';
+import { wellShapeOf, type PanShape } from '../piece';
 import { lumpedWarming, type BakeModelInput } from './bakeQuestion';
 import { BAKE_PHYSICS } from './bakeModel.table';
 import { SHEET_SURROGATE, SURROGATE } from './bakeSurrogate.table';
 
 /** What decides the time, as logarithms about a usual piece. */
-export function surrogateFeatures(input: BakeModelInput): readonly number[] {
-  const { pan, massG, batterDensity, cakeDensity, lossShare, airC, batterC, doneC } = input;
+export const surrogateFeatures = (input: BakeModelInput): readonly number[] =>
+  featuresOf(input.pan, input, input.airC, input.batterC);
+
+function featuresOf(pan: PanShape, input: BakeModelInput, airC: number, batterC: number): readonly number[] {
+  const { massG, batterDensity, cakeDensity, lossShare, doneC } = input;
   const batterMl = massG / batterDensity;
   const cakeMl = (massG * (1 - lossShare)) / cakeDensity;
   const volumeM3 = (batterMl + BAKE_PHYSICS.riseStage * (cakeMl - batterMl)) * 1e-6;
@@ -45,21 +48,31 @@ export function surrogateTerms(features: readonly number[]): number[] {
  */
 export function bakeSurrogateS(input: BakeModelInput): number {
   const { pan, factor } = wellShapeOf(input.pan).quick(input.pan);
-  return factor * weighed({ ...input, pan }, SURROGATE.weights);
+  return factor * weighed(input, pan, SURROGATE.weights);
 }
 
 /** The same for a sheet, given as the disc of its area: 140 to 420 mm across, 14 to 55 mm of room. */
 export function sheetSurrogateS(input: BakeModelInput): number {
-  return weighed(input, SHEET_SURROGATE.weights);
+  return weighed(input, input.pan, SHEET_SURROGATE.weights);
 }
 
-function weighed(input: BakeModelInput, weights: readonly number[]): number {
+function weighed(input: BakeModelInput, pan: PanShape, weights: readonly number[]): number {
   if (input.massG <= 0) throw new Error('invariant: a piece has mass');
   // Nearer the doneness temperature the logarithm runs away; such an oven dries a piece rather than bake it.
   const airC = Math.max(input.airC, input.doneC + 15);
   const batterC = Math.min(input.batterC, input.doneC - 1);
-  const terms = surrogateTerms(surrogateFeatures({ ...input, airC, batterC }));
-  let sum = 0;
-  for (let i = 0; i < terms.length; i += 1) sum += (terms[i] ?? 0) * (weights[i] ?? 0);
+  const features = featuresOf(pan, input, airC, batterC);
+  // As the terms stand in the fit: 1, the features, their squares and products.
+  let sum = weights[0] ?? 0;
+  let k = features.length + 1;
+  for (let i = 0; i < features.length; i += 1) {
+    const feature = features[i] as number;
+    let line = weights[i + 1] ?? 0;
+    for (let j = i; j < features.length; j += 1) {
+      line += (features[j] as number) * (weights[k] ?? 0);
+      k += 1;
+    }
+    sum += feature * line;
+  }
   return Math.exp(sum);
 }

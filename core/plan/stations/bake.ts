@@ -9,7 +9,7 @@ import type { PlanFigures } from '../figures';
 import { BAKE } from './bake.words';
 import { addCooling, type CoolPart } from './cool';
 import { addFirstLook, addOven, addTurnaround, heatOf, type OvenPart } from './oven';
-import { shapeVolumeMl, type Side, type SideMm } from '../../piece';
+import { shapeVolumeMl, type SideMm } from '../../piece';
 import type { WellPart } from './well';
 
 /** What the baking model is asked for one well, and the factor of tin and kitchen on its answer. */
@@ -45,34 +45,47 @@ export interface WellBakeSpec {
 type Inputs = Readonly<Record<string, Expr<'g'> | Expr<'ml'> | Expr<'mm'> | Expr<'g/ml'> | Expr<'1'>>>;
 type Values = Readonly<Record<string, number>>;
 
-/** What a well asks of the oven, from the values of its figures. */
-function questionOf({ shape, layer }: WellPart, v: Values): OvenQuestion {
-  const at = (key: string) => v[key] as number;
-  const sides: SideMm = Object.fromEntries(
-    (['top', 'base', 'depth', 'length'] as const satisfies readonly Side[]).map((side) => [
-      side,
-      v[side] ?? 0,
-    ]),
-  ) as Record<Side, number>;
-  // A water test says how deep the well really is.
-  const depthMm = (sides.depth * at('volume')) / shapeVolumeMl(shape, sides);
-  const { pan, share } = shape.pan(sides, depthMm);
-  const mass = at('mass');
-  const layerG = layer ? at('layerMass') : 0;
-  const layerMl = layer ? layerG / at('layerDensity') : 0;
-  const all = mass + layerG;
-  const lost = mass * at('loss');
-  const { factor, ...heat } = heatOf(v as { readonly [K in keyof OvenPart]: number });
-  return {
-    factor,
-    input: {
-      pan,
-      massG: all * share,
-      batterDensity: all / (mass / at('batterDensity') + layerMl),
-      cakeDensity: (all - lost) / ((mass - lost) / at('cakeDensity') + layerMl),
-      lossShare: lost / all,
-      ...heat,
-    },
+/**
+ * What a well asks of the oven, from the values of its figures. Asked twice for every root of the range, most of which
+ * leave the well as it is: its pan is reckoned once for the same measures.
+ */
+function questionerOf({ shape, layer }: WellPart): (v: Values) => OvenQuestion {
+  let sides: SideMm | null = null;
+  let brimMl = 0;
+  const brimOf = (v: Values): SideMm => {
+    const [top, base, depth, length] = [v.top ?? 0, v.base ?? 0, v.depth ?? 0, v.length ?? 0];
+    if (sides && sides.top === top && sides.base === base && sides.depth === depth && sides.length === length)
+      return sides;
+    sides = { top, base, depth, length };
+    brimMl = shapeVolumeMl(shape, sides);
+    return sides;
+  };
+  return (v) => {
+    const mm = brimOf(v);
+    const at = v as { readonly [K in 'volume' | 'mass' | 'loss' | 'batterDensity' | 'cakeDensity']: number };
+    // A water test says how deep the well really is.
+    const { pan, share } = shape.pan(mm, (mm.depth * at.volume) / brimMl);
+    const layerG = layer ? (v.layerMass as number) : 0;
+    const layerMl = layer ? layerG / (v.layerDensity as number) : 0;
+    const all = at.mass + layerG;
+    const lost = at.mass * at.loss;
+    const { factor, airC, batterC, doneC, coefficientFactor } = heatOf(
+      v as { readonly [K in keyof OvenPart]: number },
+    );
+    return {
+      factor,
+      input: {
+        pan,
+        massG: all * share,
+        batterDensity: all / (at.mass / at.batterDensity + layerMl),
+        cakeDensity: (all - lost) / ((at.mass - lost) / at.cakeDensity + layerMl),
+        lossShare: lost / all,
+        airC,
+        batterC,
+        doneC,
+        coefficientFactor,
+      },
+    };
   };
 }
 
@@ -99,6 +112,7 @@ export function addBake(f: PlanFigures, run: RunContext, well: WellPart, spec: W
     ...(layer ? { layerMass: layer.mass, layerDensity: layer.density } : {}),
   };
   const inputs = { ...piece, ...inOven };
+  const questionOf = questionerOf(well);
   const { top, depth } = sides;
   if (!top || !depth) throw new Error('invariant: every well has a top and a depth');
   const time = f.sum(
@@ -108,7 +122,7 @@ export function addBake(f: PlanFigures, run: RunContext, well: WellPart, spec: W
     calls(
       's',
       (v) => {
-        const { input, factor } = questionOf(well, v);
+        const { input, factor } = questionOf(v);
         return bakeSurrogateS(input) * factor;
       },
       inputs,
@@ -129,7 +143,7 @@ export function addBake(f: PlanFigures, run: RunContext, well: WellPart, spec: W
     firstLook,
     turnaround: addTurnaround(f, oven),
     cake,
-    question: () => questionOf(well, valuesOf(inputs)),
+    question: () => questionOf(valuesOf(inputs)),
   };
 }
 
