@@ -24,12 +24,14 @@ export interface NumberAsk {
   readonly whole?: boolean;
   readonly quick?: readonly number[];
   readonly action?: string;
+  /** What else may be wrong with a number within its bounds: beside another one that it has to fit. */
+  readonly fault?: (value: number) => string | null;
 }
 
 /** What is wrong with a number as typed; null where it will do. */
 export function numberFault(
   text: string,
-  { min, max, whole, unit }: NumberAsk,
+  { min, max, whole, unit, fault }: NumberAsk,
   show: (n: number) => string,
 ): string | null {
   if (text.trim() === '') return 'Write a number.';
@@ -39,7 +41,7 @@ export function numberFault(
   const of = unit ? ` ${unit}` : '';
   if (value < min) return `At least ${show(min)}${of}.`;
   if (value > max) return `At most ${show(max)}${of}.`;
-  return null;
+  return fault?.(value) ?? null;
 }
 
 interface NumberSheetProps {

@@ -86,6 +86,19 @@ export function domeOn(half: number, base: number, height: number): CutPoint[] {
   return ellipse(half, height, { x: 0, y: base }, 0, 0.5);
 }
 
+/** A round piece that stands on its flat side, in its coat. */
+export function domeSection(halfMm: number, heightMm: number, coatMm: number): Section {
+  const dome = (more: number) => domeOn(halfMm + more, 0, heightMm + more);
+  return {
+    patches: [
+      ...(coatMm > 0 ? [{ material: 'coat' as const, points: dome(coatMm) }] : []),
+      { material: 'crumb', points: dome(0) },
+    ],
+    marks: coatMm > 0 ? [{ words: 'coat', y: heightMm * 0.8, fromX: halfMm * 0.6 }] : [],
+    fill: null,
+  };
+}
+
 /** Left, right, bottom and top of all patches, mm. */
 export function boundsOf(patches: readonly Patch[]): {
   readonly left: number;

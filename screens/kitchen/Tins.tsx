@@ -50,6 +50,12 @@ function usual([first]: readonly TinDoc[]): TinDoc {
   return first;
 }
 
+/** What keeps a tin from being one: measures that do not fit together. */
+function faultOf(tin: TinDoc): string | null {
+  const read = tinSchema.safeParse(tin);
+  return read.success ? null : (read.error.issues[0]?.message ?? null);
+}
+
 /** One kind of tin, in a sentence, with a well of it drawn to scale. */
 function TinCard({ tin, onChange, onRemove }: TinProps) {
   const style = useNumberStyle();
@@ -96,7 +102,15 @@ function TinCard({ tin, onChange, onRemove }: TinProps) {
             <NumberValue
               label={ask}
               text={showText(mm[side], 'mm', style)}
-              ask={{ title: ask, hint: 'Inside the well.', value: mm[side], unit: 'mm', min, max }}
+              ask={{
+                title: ask,
+                hint: 'Inside the well.',
+                value: mm[side],
+                unit: 'mm',
+                min,
+                max,
+                fault: (value) => faultOf({ ...tin, [SIDE_FIELDS[side]]: value }),
+              }}
               onSave={(value) => onChange({ ...tin, [SIDE_FIELDS[side]]: value })}
             />
             <Words>{after}</Words>

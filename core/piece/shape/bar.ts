@@ -88,6 +88,7 @@ export const bar: WellShape = {
   domes: false,
   pairsToBall: false,
   section: ({ length, depth }) => boxSection(length, depth),
+  piece: ({ length }, height) => boxSection(length, height),
   turningOut: 'grease corners',
 };
 

@@ -1,6 +1,6 @@
 import { PI, ml, over, square, times } from '../../figure';
 import { bisect } from '../../numeric/bisect';
-import { boxSection } from '../outline';
+import { boxSection, domeSection } from '../outline';
 import { drum } from './cone';
 import type { WellShape } from './wellShape';
 
@@ -50,5 +50,6 @@ export const bowl: WellShape = {
   domes: false,
   pairsToBall: true,
   section: ({ top, depth }) => boxSection(top, depth),
+  piece: ({ top }, height, coatMm) => domeSection(top / 2, height, coatMm),
   turningOut: 'grease corners',
 };

@@ -1,6 +1,6 @@
 import { PI, cm2, ml, mm3, over, plus, square, times, type Expr } from '../../figure';
 import type { PanShape, Profile } from '../pan';
-import { boxSection } from '../outline';
+import { boxSection, domeSection } from '../outline';
 import type { Surface, WellShape } from './wellShape';
 
 /** A round piece as a short cylinder of its top's width. */
@@ -69,5 +69,6 @@ export const cone: WellShape = {
   domes: true,
   pairsToBall: false,
   section: ({ top, depth }) => boxSection(top, depth),
+  piece: ({ top }, height, coatMm) => domeSection(top / 2, height, coatMm),
   turningOut: null,
 };

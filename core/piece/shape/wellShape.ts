@@ -76,6 +76,8 @@ export interface WellShape {
   readonly pairsToBall: boolean;
   /** The empty well from the side, where it is no cone. */
   readonly section: (mm: SideMm) => Section;
+  /** A piece that was turned out of it, cut through the middle, in its coat. */
+  readonly piece: (mm: SideMm, heightMm: number, coatMm: number) => Section;
   /** What to do so that pieces come out of it; null where a paper case sees to it. */
   readonly turningOut: 'grease corners' | null;
 }

@@ -3,7 +3,7 @@ import { doneTests } from '../../caution/doneTests';
 import { checkStated } from '../../formula/checks';
 import type { CupcakeLine, Liner, MiniWellsLine } from '../../model/documents';
 import { over, times, without, type Ref, type Sampling } from '../../figure';
-import { ballSection, cupcakeCut, fingerSection, onCake, pairSection, type Section } from '../../piece';
+import { cupcakeCut, fingerSection, onCake, pairSection, type Section } from '../../piece';
 import { METHODS } from '../../process/batter.table';
 import type { RunContext } from '../context';
 import type { CutSays, Preparation, SumsSection } from '../emitted';
@@ -328,7 +328,8 @@ function drawingOf(
     const ml = channels ? channels.each.value / (each.filling?.density?.value ?? 1) : 0;
     return section(fingerSection(length.value, each.solid.height.value, channels?.count.value ?? 0, ml));
   }
-  if (!heights || !top || !base || !depth) return section(ballSection(top?.value ?? 0, coatMm, false));
+  if (!heights || !top || !base || !depth)
+    return section(well.shape.piece(sidesOf(well.tin), each.solid.height.value, coatMm));
   const volume = well.volume.value;
   // A water test says how much the well really holds: the drawn well is made that much deeper or shallower.
   const hollow = wellAsItHolds(volume, top.value, base.value, depth.value);

@@ -50,13 +50,12 @@ type Values = Readonly<Record<string, number>>;
  * leave the well as it is: its pan is reckoned once for the same measures.
  */
 function questionerOf({ shape, layer }: WellPart): (v: Values) => OvenQuestion {
-  let sides: SideMm | null = null;
+  const names = shape.fields.map(({ side }) => side);
+  let sides = {} as SideMm;
   let brimMl = 0;
   const brimOf = (v: Values): SideMm => {
-    const [top, base, depth, length] = [v.top ?? 0, v.base ?? 0, v.depth ?? 0, v.length ?? 0];
-    if (sides && sides.top === top && sides.base === base && sides.depth === depth && sides.length === length)
-      return sides;
-    sides = { top, base, depth, length };
+    if (names.every((side) => sides[side] === v[side])) return sides;
+    sides = Object.fromEntries(names.map((side) => [side, v[side]])) as unknown as SideMm;
     brimMl = shapeVolumeMl(shape, sides);
     return sides;
   };
