@@ -60,6 +60,18 @@ export const DEMO_KITCHEN: KitchenDoc = {
       material: 'light metal',
       shape: 'bar',
     },
+    {
+      id: 'tin-ring',
+      name: 'Ring tin',
+      wells: 6,
+      owned: 2,
+      topMm: 80,
+      baseMm: 55,
+      depthMm: 22,
+      holeMm: 30,
+      material: 'light metal',
+      shape: 'ring',
+    },
   ],
   ovens: [
     {

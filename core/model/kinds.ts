@@ -59,7 +59,7 @@ export const TIN_MATERIALS = ['light metal', 'dark metal', 'silicone'] as const;
 export type TinMaterial = (typeof TIN_MATERIALS)[number];
 
 /** What a well of a tin is like; each has a file of its own in `piece/shape/`. */
-export const WELL_SHAPE_KINDS = ['frustum', 'bowl', 'bar'] as const;
+export const WELL_SHAPE_KINDS = ['frustum', 'bowl', 'bar', 'ring'] as const;
 export type WellShapeKind = (typeof WELL_SHAPE_KINDS)[number];
 
 /** What a cavity of a mould is like. */

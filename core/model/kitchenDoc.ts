@@ -9,26 +9,39 @@ const volumeMl = (min: number, max: number) =>
 const watts = (min: number, max: number) =>
   z.number().min(min, `At least ${min} W.`).max(max, `At most ${max} W.`);
 
-export const tinSchema = z.looseObject({
-  id,
-  name,
-  wells: z
-    .number('Write how many wells the tin has.')
-    .int('Wells are whole: write a whole number.')
-    .min(1, 'A tin has at least 1 well.')
-    .max(96, 'At most 96 wells a tin.'),
-  owned: z.number().int('Whole tins only.').min(1, 'At least 1 tin.').max(50, 'At most 50 tins.'),
-  topMm: millimetres(10, 300),
-  baseMm: millimetres(5, 300),
-  depthMm: millimetres(5, 200),
-  material: z.enum(TIN_MATERIALS),
-  /** A cone with its point cut off where nothing is said; a bowl is half an ellipsoid, round side down; a bar is long. */
-  shape: z.enum(WELL_SHAPE_KINDS).optional(),
-  /** What a well holds by the water test, ml; left out where its measures alone say so. */
-  wellMl: volumeMl(1, 5000).optional(),
-  /** How long a bar's well is at the top, mm; its width is `topMm`, at the bottom `baseMm`. */
-  lengthMm: millimetres(10, 400).optional(),
-});
+/** What a ring's well is wider than its hole, mm at least: two tubes of a narrow piping bag's width. */
+const RING_LEAST_MM = 16;
+
+export const tinSchema = z
+  .looseObject({
+    id,
+    name,
+    wells: z
+      .number('Write how many wells the tin has.')
+      .int('Wells are whole: write a whole number.')
+      .min(1, 'A tin has at least 1 well.')
+      .max(96, 'At most 96 wells a tin.'),
+    owned: z.number().int('Whole tins only.').min(1, 'At least 1 tin.').max(50, 'At most 50 tins.'),
+    topMm: millimetres(10, 300),
+    baseMm: millimetres(5, 300),
+    depthMm: millimetres(5, 200),
+    material: z.enum(TIN_MATERIALS),
+    /** A cone with its point cut off where nothing is said; a bowl is half an ellipsoid, round side down; a bar is long; a ring has a hole. */
+    shape: z.enum(WELL_SHAPE_KINDS).optional(),
+    /** What a well holds by the water test, ml; left out where its measures alone say so. */
+    wellMl: volumeMl(1, 5000).optional(),
+    /** How long a bar's well is at the top, mm; its width is `topMm`, at the bottom `baseMm`. */
+    lengthMm: millimetres(10, 400).optional(),
+    /** Across the hole of a ring's well, mm. */
+    holeMm: millimetres(3, 280).optional(),
+  })
+  .refine(
+    ({ shape, topMm, holeMm }) => shape !== 'ring' || holeMm === undefined || holeMm <= topMm - RING_LEAST_MM,
+    {
+      path: ['holeMm'],
+      message: `The hole leaves at least ${RING_LEAST_MM / 2} mm of well to both sides.`,
+    },
+  );
 export type TinDoc = z.infer<typeof tinSchema>;
 
 export const sheetSchema = z.looseObject({

@@ -5,9 +5,9 @@ import { WELL_SHAPES, shapeVolumeMl } from './shape/wells';
 import { wellVolumeMl } from './well';
 
 const bowlVolumeMl = (top: number, depth: number) =>
-  shapeVolumeMl(WELL_SHAPES.bowl, { top, base: 0, depth, length: 0 });
+  shapeVolumeMl(WELL_SHAPES.bowl, { top, base: 0, depth, length: 0, hole: 0 });
 const barVolumeMl = (length: number, top: number, base: number, depth: number) =>
-  shapeVolumeMl(WELL_SHAPES.bar, { top, base, depth, length });
+  shapeVolumeMl(WELL_SHAPES.bar, { top, base, depth, length, hole: 0 });
 
 const mm = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 

@@ -47,8 +47,10 @@ export function surrogateTerms(features: readonly number[]): number[] {
  * model is in `bakeSurrogate.table.ts`, remade by `npm run fit:surrogate`. Basis: fitted to physics.
  */
 export function bakeSurrogateS(input: BakeModelInput): number {
-  const { pan, factor } = wellShapeOf(input.pan).quick(input.pan);
-  return factor * weighed(input, pan, SURROGATE.weights);
+  const { pan, factor, share = 1 } = wellShapeOf(input.pan).quick(input.pan);
+  return (
+    factor * weighed(share === 1 ? input : { ...input, massG: share * input.massG }, pan, SURROGATE.weights)
+  );
 }
 
 /** The same for a sheet, given as the disc of its area: 140 to 420 mm across, 14 to 55 mm of room. */

@@ -5,13 +5,14 @@ import type { PanShape, Profile } from '../pan';
 import type { Section } from '../outline';
 
 /** A measure of a well. */
-export type Side = 'top' | 'base' | 'depth' | 'length';
+export type Side = 'top' | 'base' | 'depth' | 'length' | 'hole';
 /** Where the tin's document keeps it. */
 export const SIDE_FIELDS = {
   top: 'topMm',
   base: 'baseMm',
   depth: 'depthMm',
   length: 'lengthMm',
+  hole: 'holeMm',
 } as const satisfies Readonly<Record<Side, keyof TinDoc>>;
 
 /** A measure as it is asked for and as its figure is called. */
@@ -63,8 +64,12 @@ export interface WellShape {
   readonly pan: (mm: SideMm, depthMm: number) => { readonly pan: PanShape; readonly share: number };
   /** The body that a piece of that volume fills, from the base upwards, m and m³. */
   readonly profile: (pan: PanShape, volumeM3: number) => Profile;
-  /** The cone that bakes like it, for the quick form, and a factor on that cone's time. */
-  readonly quick: (pan: PanShape) => { readonly pan: PanShape; readonly factor: number };
+  /** The cone that bakes like it, for the quick form, a factor on that cone's time, and what of the batter it holds. */
+  readonly quick: (pan: PanShape) => {
+    readonly pan: PanShape;
+    readonly factor: number;
+    readonly share?: number;
+  };
   readonly surface: (of: Sides, volume: Expr<'ml'>) => Surface;
   /** Narrowest way across the top of a piece, mm: what a core must leave walls in. */
   readonly narrowestMm: (mm: SideMm) => number;

@@ -4,10 +4,11 @@ import type { TinDoc } from '../../model/kitchenDoc';
 import { bar } from './bar';
 import { bowl } from './bowl';
 import { cone } from './cone';
+import { ring } from './ring';
 import { SIDE_FIELDS, type Side, type SideMm, type Sides, type WellShape } from './wellShape';
 
 /** Every shape of wells. */
-export const WELL_SHAPES: Readonly<Record<WellShapeKind, WellShape>> = { frustum: cone, bowl, bar };
+export const WELL_SHAPES: Readonly<Record<WellShapeKind, WellShape>> = { frustum: cone, bowl, bar, ring };
 
 type Measured = Pick<TinDoc, 'shape' | (typeof SIDE_FIELDS)[Side]>;
 

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
-import type { CupcakeLine, MiniWellsLine } from '../../model/documents';
+import { tinSchema, type CupcakeLine, type MiniWellsLine } from '../../model/documents';
 import { WELL_SHAPES, shapeVolumeMl, wellVolumeMl } from '../../piece';
 import type { FINISHES } from '../../process/batter.table';
 import { BAKE_LOSS, METHODS } from '../../process/batter.table';
 import type { LinePlan } from '..';
-import { MINI, CUPCAKE, has, plan, v } from '../test-utils/lines';
+import { EVENING, MINI, CUPCAKE, has, plan, v } from '../test-utils/lines';
 
-const TINS = ['tin-standard', 'tin-mini', 'tin-large', 'tin-half-ball', 'tin-finger'] as const;
+const TINS = ['tin-standard', 'tin-mini', 'tin-large', 'tin-half-ball', 'tin-finger', 'tin-ring'] as const;
 const FORMULAS = [
   'formula-honey-thyme',
   'formula-plum-rye',
@@ -38,11 +38,11 @@ describe('wells of any shape', () => {
     const volume = (tinId: string) => v(plan(plainMini({ tinId })), 'well.volume');
     expect(volume('tin-standard')).toBeCloseTo(wellVolumeMl(70, 52, 36), 9);
     expect(volume('tin-half-ball')).toBeCloseTo(
-      shapeVolumeMl(WELL_SHAPES.bowl, { top: 70, base: 0, depth: 35, length: 0 }),
+      shapeVolumeMl(WELL_SHAPES.bowl, { top: 70, base: 0, depth: 35, length: 0, hole: 0 }),
       9,
     );
     expect(volume('tin-finger')).toBeCloseTo(
-      shapeVolumeMl(WELL_SHAPES.bar, { top: 40, base: 32, depth: 30, length: 100 }),
+      shapeVolumeMl(WELL_SHAPES.bar, { top: 40, base: 32, depth: 30, length: 100, hole: 0 }),
       9,
     );
   });
@@ -130,6 +130,47 @@ describe('wells of any shape', () => {
 });
 
 const cutOf = ({ drawing }: LinePlan) => (drawing.is === 'in its well' ? drawing.cut : null);
+
+describe('a ring', () => {
+  const ringed = (holeMm: number) => ({
+    kitchen: {
+      tins: EVENING.kitchen.tins.map((tin) => (tin.id === 'tin-ring' ? { ...tin, holeMm } : tin)),
+    },
+  });
+  const cupcakes: CupcakeLine = { ...CUPCAKE, tinId: 'tin-ring' };
+
+  it('is planned as cupcakes and as small cakes, by hand: π² × 2.2 × (8² − 3²) ÷ 16 = 74.6 ml', () => {
+    for (const one of [plan(cupcakes), plan(plainMini({ tinId: 'tin-ring' }))]) {
+      expect(v(one, 'well.volume')).toBeCloseTo(74.64, 2);
+      expect(v(one, 'bake.time') / 60).toBeGreaterThan(9);
+      expect(v(one, 'bake.time') / 60).toBeLessThan(18);
+      expect(one.drawing.is).toBe('section');
+    }
+  });
+
+  it('with a wider hole takes less, is done sooner and is covered with less', () => {
+    const coated = plainMini({ tinId: 'tin-ring', coat: MINI.coat });
+    const [narrow, wide] = [20, 40].map((hole) => plan(coated, ringed(hole)));
+    if (!narrow || !wide) throw new Error('both are planned');
+    for (const id of ['well.volume', 'portion.mass', 'bake.time', 'coat.each'])
+      expect([id, v(wide, id) < v(narrow, id)]).toEqual([id, true]);
+  });
+
+  it('is drawn with its hole, and grease gets into its corners', () => {
+    const one = plan(plainMini({ tinId: 'tin-ring' }));
+    const patches = one.drawing.is === 'section' ? one.drawing.section.patches : [];
+    const inner = Math.min(...patches.flatMap(({ points }) => points.map(({ x }) => Math.abs(x))));
+    expect(patches.filter(({ material }) => material === 'crumb')).toHaveLength(2);
+    expect(inner).toBeCloseTo(15, 6);
+  });
+
+  it('is refused a hole that leaves no well', () => {
+    const tin = EVENING.kitchen.tins.find(({ id }) => id === 'tin-ring');
+    const read = tinSchema.safeParse({ ...tin, holeMm: 70 });
+    expect(read.success ? '' : read.error.issues[0]?.message).toMatch(/at least 8 mm/);
+    expect(tinSchema.safeParse({ ...tin, holeMm: undefined }).success).toBe(true);
+  });
+});
 
 describe('drawings and heights', () => {
   it('are those of a cake in its well for cones only', () => {

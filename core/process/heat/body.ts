@@ -53,16 +53,32 @@ const SLICES = 24;
 /**
  * Cuts a body into `nr` rings of `nz` layers. Layers are numbered from the base; within a layer, rings from the axis.
  */
-export function cutBody({ heightM, radiusM }: Profile, nr: number, nz: number): Body {
+export function cutBody(profile: Profile, nr: number, nz: number): Body {
+  const { heightM, radiusM } = profile;
+  const holeM = profile.holeM ?? NO_HOLE;
   let widest = 0;
   for (let i = 0; i <= nz * SLICES; i += 1) widest = Math.max(widest, radiusM((heightM * i) / (nz * SLICES)));
-  const dr = widest / nr;
+  // Rings begin at the hole where it is narrowest.
+  let narrowest = Infinity;
+  for (let i = 0; i <= nz * SLICES; i += 1)
+    narrowest = Math.min(narrowest, holeM((heightM * i) / (nz * SLICES)));
+  const dr = (widest - narrowest) / nr;
+  const radiusAt = (i: number) => narrowest + i * dr;
   const dz = heightM / nz;
   const index = new Map<number, number>();
   const cells: Cell[] = [];
   for (let j = 0; j < nz; j += 1) {
     for (let i = 0; i < nr; i += 1) {
-      const cell = cutCell(radiusM, i * dr, (i + 1) * dr, j * dz, (j + 1) * dz, j === 0, j === nz - 1);
+      const cell = cutCell(
+        radiusM,
+        holeM,
+        radiusAt(i),
+        radiusAt(i + 1),
+        j * dz,
+        (j + 1) * dz,
+        j === 0,
+        j === nz - 1,
+      );
       if (cell) index.set(j * nr + i, cells.push(cell) - 1);
     }
   }
@@ -78,10 +94,14 @@ export function cutBody({ heightM, radiusM }: Profile, nr: number, nz: number): 
     for (let i = 0; i < nr; i += 1) {
       const here = j * nr + i;
       if (i + 1 < nr)
-        link(here, here + 1, 2 * Math.PI * (i + 1) * dr * insideLength(radiusM, (i + 1) * dr, j * dz, dz));
+        link(
+          here,
+          here + 1,
+          2 * Math.PI * radiusAt(i + 1) * insideLength(radiusM, holeM, radiusAt(i + 1), j * dz, dz),
+        );
       if (j + 1 < nz) {
-        const radius = radiusM((j + 1) * dz);
-        link(here, here + nr, ringArea(i * dr, Math.min((i + 1) * dr, radius)));
+        const [inner, outer] = [holeM((j + 1) * dz), radiusM((j + 1) * dz)];
+        link(here, here + nr, ringArea(Math.max(radiusAt(i), inner), Math.min(radiusAt(i + 1), outer)));
       }
     }
   }
@@ -105,18 +125,26 @@ function listed(cells: readonly Cell[], links: readonly Link[]): Body {
   };
 }
 
+type Height = Profile['radiusM'];
+/** A body without a hole: its rings go down to the axis. */
+const NO_HOLE: Height = () => 0;
+
 const ringArea = (inner: number, outer: number) =>
   outer > inner ? Math.PI * (outer * outer - inner * inner) : 0;
 
 /** How much of a layer's height lies inside the body at a radius. */
-function insideLength(radiusM: Profile['radiusM'], r: number, z0: number, dz: number): number {
+function insideLength(radiusM: Height, holeM: Height, r: number, z0: number, dz: number): number {
   let inside = 0;
-  for (let s = 0; s < SLICES; s += 1) if (radiusM(z0 + ((s + 0.5) * dz) / SLICES) > r) inside += 1;
+  for (let s = 0; s < SLICES; s += 1) {
+    const z = z0 + ((s + 0.5) * dz) / SLICES;
+    if (radiusM(z) > r && holeM(z) < r) inside += 1;
+  }
   return (inside * dz) / SLICES;
 }
 
 function cutCell(
-  radiusM: Profile['radiusM'],
+  radiusM: Height,
+  holeM: Height,
   r0: number,
   r1: number,
   z0: number,
@@ -134,18 +162,22 @@ function cutCell(
   for (let s = 0; s < SLICES; s += 1) {
     const z = z0 + (s + 0.5) * h;
     const radius = radiusM(z);
+    const hole = holeM(z);
     const outer = Math.min(r1, radius);
-    const slice = ringArea(r0, outer) * h;
+    const inner = Math.max(r0, hole);
+    const slice = ringArea(inner, outer) * h;
     volume += slice;
-    momentR += slice * ((r0 + outer) / 2);
+    momentR += slice * ((inner + outer) / 2);
     momentZ += slice * z;
-    if (radius > r0 && radius <= r1 * (1 + 1e-12)) {
-      const slope = (radiusM(z + h / 2) - radiusM(z - h / 2)) / h;
-      const area = 2 * Math.PI * radius * Math.hypot(1, slope) * h;
+    const wall = (at: number, heightOf: Height) => {
+      const slope = (heightOf(z + h / 2) - heightOf(z - h / 2)) / h;
+      const area = 2 * Math.PI * at * Math.hypot(1, slope) * h;
       side += area;
-      sideR += area * radius;
+      sideR += area * at;
       sideZ += area * z;
-    }
+    };
+    if (radius > r0 && radius <= r1 * (1 + 1e-12)) wall(radius, radiusM);
+    if (hole > 0 && hole >= r0 && hole < r1) wall(hole, holeM);
   }
   if (volume <= 1e-15) return null;
   const rM = momentR / volume;
@@ -155,9 +187,9 @@ function cutCell(
     const across = Math.hypot(sideR / side - rM, sideZ / side - zM);
     patches.push({ face: 'side', areaM2: side, distanceM: across });
   }
-  const base = atBase ? ringArea(r0, Math.min(r1, radiusM(z0))) : 0;
+  const base = atBase ? ringArea(Math.max(r0, holeM(z0)), Math.min(r1, radiusM(z0))) : 0;
   if (base > 0) patches.push({ face: 'bottom', areaM2: base, distanceM: zM - z0 });
-  const top = atTop ? ringArea(r0, Math.min(r1, radiusM(z1))) : 0;
+  const top = atTop ? ringArea(Math.max(r0, holeM(z1)), Math.min(r1, radiusM(z1))) : 0;
   if (top > 0) patches.push({ face: 'top', areaM2: top, distanceM: z1 - zM });
   return { volumeM3: volume, patches, rM, zM };
 }
