@@ -1,7 +1,7 @@
 import type { RunDoc } from '../model/documents';
 import { plainFormulaId } from '../model/references';
 import type { Batch, BatchIngredient } from './emitted';
-import type { RunPlan } from './plan';
+import type { RunPlan } from './planned';
 
 /** A bowl that is weighed out once, for one line or for several. */
 export interface Bowl {

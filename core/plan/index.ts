@@ -30,7 +30,7 @@ export type { FinishKind, FinishWords } from './finish';
 export type { Drawing, LinePlan, Parts } from './linePlan';
 export { PlanMemory } from './memory';
 export { planRun, planWhole } from './plan';
-export type { PlannedLine, RunPlan, Unplanned } from './plan';
+export type { PlannedLine, RunPlan, Unplanned } from './planned';
 export type { Offer, Remainder } from './remainder';
 export { SECTION_WORDS, WEIGH_WORDS } from './sections.words';
 export type { OvenQuestion } from './stations/bake';

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { FAMILY_FILES } from '../../demo/families';
 import type { Line, RunFile } from '../model/documents';
 import { PlanMemory } from './memory';
-import { planRun, planWhole, type PlannedLine, type RunPlan } from './plan';
+import { planRun, planWhole } from './plan';
+import type { PlannedLine, RunPlan } from './planned';
 
 const EVENING = FAMILY_FILES.evening as RunFile;
 

@@ -2,7 +2,7 @@ import { Readings } from '../formula';
 import type { FormulaDoc, KitchenDoc, Line } from '../model/documents';
 import type { PlanFile } from './context';
 import type { BatterNeed } from './emitted';
-import type { PlannedLine } from './plan';
+import type { PlannedLine } from './planned';
 
 /** A line as it was planned, and from what of the other lines. */
 interface Remembered {

@@ -2,32 +2,14 @@ import type { FormulaDoc, Line } from '../model/documents';
 import { plainFormulaId, referencesOf } from '../model/references';
 import { OutOfBounds, type Sampling } from '../figure';
 import type { Readings } from '../formula';
-import { planComponents, type ComponentsPlan } from './components';
+import { planComponents } from './components';
 import { runContext, Unplannable, type PlanFault, type PlanFile, type RunContext } from './context';
 import type { BatterNeed } from './emitted';
 import { planningOf } from './families';
 import { faultWords } from './faults.words';
 import type { LinePlan, Planning } from './linePlan';
 import { sameNeeds, type PlanMemory } from './memory';
-
-/** A line that cannot be planned, and what would mend it. */
-export interface Unplanned {
-  readonly planned: false;
-  readonly line: Line;
-  readonly formula: FormulaDoc | null;
-  readonly fault: PlanFault;
-}
-
-export type PlannedLine = LinePlan | Unplanned;
-
-/** A run planned whole: its lines, and what is made once for all of them. */
-export interface RunPlan {
-  readonly lines: readonly PlannedLine[];
-  /** Fillings, frostings, binders and parts of formulas; null where a line cannot be planned, or nothing is needed. */
-  readonly components: ComponentsPlan | null;
-  /** What keeps the components from being planned: a part of a formula that is gone or empty. */
-  readonly fault: PlanFault | null;
-}
+import type { PlannedLine, RunPlan, Unplanned } from './planned';
 
 /**
  * Plans every line of a run, of whatever family. With a memory, lines planned before from the same things are handed

@@ -1,14 +1,11 @@
 import type { KitchenDoc } from '../model/documents';
 import type { LinePlan } from '../plan';
 import type { Fault } from '../quantity';
+import type { ColdRoom, Tray } from './coldRoom';
 import { COLD_FAULTS } from './gather.words';
 
 /** A tray that goes into a household fridge or freezer drawer, mm, where none is measured. Basis: assumption. */
 export const COLD_TRAY = { lengthMm: 300, widthMm: 200 } as const;
-export interface Tray {
-  readonly lengthMm: number;
-  readonly widthMm: number;
-}
 
 /** The tray that goes into this kitchen's cold. */
 export const trayOf = ({ trayLengthMm, trayWidthMm }: KitchenDoc): Tray => ({
@@ -17,25 +14,6 @@ export const trayOf = ({ trayLengthMm, trayWidthMm }: KitchenDoc): Tray => ({
 });
 /** Between pieces that must not touch while they set, mm. Basis: assumption. */
 export const APART_MM = 10;
-
-/** How the pieces of a line lie in the cold before they are coated or turned out. */
-export interface ColdRoom {
-  readonly where: 'fridge' | 'freezer';
-  /** What takes a place of its own: a tray of pieces, or a mould. */
-  readonly what: 'tray' | 'mould';
-  readonly pieces: number;
-  /** Pieces that one tray or mould takes. */
-  readonly each: number;
-  readonly tray: Tray;
-  /** Whether somebody has measured the tray. */
-  readonly measured: boolean;
-  /** Trays or moulds in the cold at once, if all are to be. */
-  readonly needed: number;
-  /** Room that the kitchen has counted; null where nobody has. */
-  readonly room: number | null;
-  /** Goes in which they fit; 1 where there is room or nobody has counted it; 0 where there is none at all. */
-  readonly goes: number;
-}
 
 /** Balls of a diameter (mm) on one tray, in rows and apart; at least 1. */
 export const ballsOnTray = (diameterMm: number, tray: Tray = COLD_TRAY): number =>

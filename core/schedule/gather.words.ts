@@ -1,5 +1,5 @@
 import type { MaterialIs, Preparation } from '../plan';
-import type { ColdRoom } from './cold';
+import type { ColdRoom } from './coldRoom';
 
 const capital = (text: string): string => `${text[0]?.toUpperCase() ?? ''}${text.slice(1)}`;
 const many = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;

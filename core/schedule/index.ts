@@ -1,5 +1,5 @@
 export { APART_MM, ballsOnTray, coldFault, coldFaults, coldRoomOf, trayOf } from './cold';
-export type { ColdRoom, Tray } from './cold';
+export type { ColdRoom, Tray } from './coldRoom';
 export { dayOf, lateWarnings, warningsOf } from './day';
 export type { Day, TimedStep } from './day';
 export { gatherOf, preparationsOf, sharedNutWarnings } from './gather';
