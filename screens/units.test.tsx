@@ -63,6 +63,9 @@ function told(root: Element = document.body): string {
 
 const table = () => run(TABLE);
 
+/** What is reckoned beside the page has answered. */
+const reckoned = () => act(async () => await Promise.resolve());
+
 describe('ounces, Fahrenheit and a decimal comma', () => {
   it.each([
     ['the runs', () => <RunsScreen />],
@@ -72,12 +75,13 @@ describe('ounces, Fahrenheit and a decimal comma', () => {
     ['the paper', () => <PrintScreen id={TABLE} />],
     ['what leftovers make', () => <FromScreen />],
     ['a new run', () => <NewRunScreen piece="pop" />],
-  ])('reach every figure of %s', (_, element) => {
+  ])('reach every figure of %s', async (_, element) => {
     open(element());
+    await reckoned();
     expect(foreign(told())).toEqual([]);
   });
 
-  it.each([0, 1, 2, 3, 4])('reach every figure of the sums of line %d, and of what if', (at) => {
+  it.each([0, 1, 2, 3, 4])('reach every figure of the sums of line %d, and of what if', async (at) => {
     const one: RunDoc = { ...table(), lines: table().lines.slice(at, at + 1) };
     act(() => useDocuments.getState().change('One line', { [runKey(TABLE)]: one }));
     open(<SumsScreen id={TABLE} />);
@@ -87,6 +91,7 @@ describe('ounces, Fahrenheit and a decimal comma', () => {
     const questions = within(sheet.getByRole('radiogroup', { name: 'What to change' })).getAllByRole('radio');
     for (const question of questions) {
       fireEvent.click(question);
+      await reckoned();
       expect(foreign(told())).toEqual([]);
     }
   });

@@ -78,19 +78,6 @@ function memoryOf(runId: string, { PlanMemory }: typeof Planning): Planning.Plan
   return known;
 }
 
-/** Plans a run that is only thought of: another tin, another school. Never kept; its memory is not the run's own. */
-export function planTried(run: RunDoc, docs: Docs, now: number): RunPlan | null {
-  return planning
-    ? planning.planWhole(fileOf(run, docs, now), null, memoryOf(`${run.id} tried`, planning))
-    : null;
-}
-
-/** What can be made of what is there; null until the planner is in. */
-export function useOffersFrom(): typeof Planning.offersFrom | null {
-  usePlanner((state) => state.ready);
-  return planning?.offersFrom ?? null;
-}
-
 /** The way out of a trouble, as a changed run. */
 export function rescueOf(...asked: Parameters<typeof Planning.rescue>): ReturnType<typeof Planning.rescue> {
   if (!planning) throw new Error('invariant: a run that is open has been planned');

@@ -1,5 +1,6 @@
 import { configure } from '@testing-library/react';
 import type * as BakeCurveModule from '../core/process/bakeCurve';
+import type * as TriedModule from '../workers/tried';
 
 jest.setTimeout(30000);
 // What is hidden is not drawn at all here; looking for what might be hidden takes most of a test's time.
@@ -12,6 +13,18 @@ jest.mock('../workers/ovenModel', () => ({
       jest.requireActual<typeof BakeCurveModule>('../core/process/bakeCurve').bakeCurve(...asked),
     ),
 }));
+
+jest.mock('../workers/planner', () => {
+  const tried = jest.requireActual<typeof TriedModule>('../workers/tried');
+  return {
+    askPlanner: () => ({
+      triedOn: (...asked: Parameters<typeof tried.triedOn>) => Promise.resolve(tried.triedOn(...asked)),
+      costsOf: (...asked: Parameters<typeof tried.costsOf>) => Promise.resolve(tried.costsOf(...asked)),
+      offersFrom: (...asked: Parameters<typeof tried.offersFrom>) =>
+        Promise.resolve(tried.offersFrom(...asked)),
+    }),
+  };
+});
 
 // Jest runs no dynamic imports: what loads late in a browser is there at once.
 jest.mock('../workers/loadPlanning', () => ({

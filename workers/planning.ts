@@ -1,5 +1,4 @@
 /** The heavy sums of planning in one piece, so that they load together and beside the first screen. */
 export { planWhole } from '../core/plan/plan';
 export { PlanMemory } from '../core/plan/memory';
-export { offersFrom } from '../core/plan/backwards';
 export { rescue } from '../core/bench/rescue';

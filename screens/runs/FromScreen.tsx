@@ -8,7 +8,7 @@ import { showText } from '../../core/quantity';
 import { useNow } from '../../state/clock';
 import { formulasIn } from '../../state/documents';
 import { newId } from '../../state/ids';
-import { useOffersFrom } from '../../state/plans';
+import { useOffers } from '../../state/tried';
 import { changeRun, useDocuments, useKitchen, useNumberStyle } from '../../state/store';
 import { Card } from '../../ui/card';
 import { Icon } from '../../ui/icons';
@@ -39,13 +39,9 @@ export function FromScreen() {
   const docs = useDocuments((state) => state.docs);
   const now = useNow(60_000);
   const [table, setTable] = useState(START);
-  const offersFrom = useOffersFrom();
   // What is there shows first, then what it makes.
   const settled = useDeferredValue(table);
-  const offers = useMemo(
-    () => offersFrom?.(settled, kitchen, formulasIn(docs)) ?? [],
-    [offersFrom, settled, kitchen, docs],
-  );
+  const offers = useOffers(settled, kitchen, formulasIn(docs));
   const take = (offer: BackwardsOffer) => {
     const readyAt = readyChoices(now)[0]?.local ?? '';
     const run: RunDoc = {
@@ -65,7 +61,9 @@ export function FromScreen() {
   return (
     <Screen title="From what is there" under="A new run" broad onBack={() => router.navigate('/')}>
       <TableWords table={table} onChange={(over) => setTable({ ...table, ...over })} />
-      {offers.length === 0 ? (
+      {offers === null ? (
+        <Body soft>Reckoning.</Body>
+      ) : offers.length === 0 ? (
         <Body>Say how much cake or biscuit there is.</Body>
       ) : (
         <Columns>

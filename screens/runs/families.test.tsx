@@ -169,11 +169,11 @@ describe('sums of a family', () => {
     expect(figure('rounds.count')).toMatch(/: 2/);
   });
 
-  it('try another way before it is taken, and say what it breaks', () => {
+  it('try another way before it is taken, and say what it breaks', async () => {
     open(<SumsScreen id={TABLE} />);
     tap('button', 'What if it were made otherwise');
     fireEvent.click(dialog().getByRole('radio', { name: 'Another thickness' }));
-    const thick = dialog().getByRole('button', { name: /^thick/ });
+    const thick = await dialog().findByRole('button', { name: /^thick/ });
     expect(words(thick)).toMatch(/Coat on a piece: 6.3 g → /);
     expect(line<PopLine>(0).coat?.thickness).toBe('usual');
     fireEvent.click(thick);
@@ -224,9 +224,9 @@ describe('gathering all lines', () => {
 });
 
 describe('starting and bringing in', () => {
-  it('offers what leftovers make, and starts it', () => {
+  it('offers what leftovers make, and starts it', async () => {
     open(<FromScreen />);
-    fireEvent.click(screen.getByTestId('offer-bare-balls'));
+    fireEvent.click(await screen.findByTestId('offer-bare-balls'));
     const made = Object.values(useDocuments.getState().docs).find(
       (doc) => doc.kind === 'run' && doc.name.startsWith('Rolled balls'),
     );

@@ -2,11 +2,12 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc, StoredDoc } from '../../../core/model/documents';
 import { ticksOf } from '../../../core/plan/bowls';
-import { keyOf, lineCosts, shoppingOf, type ShoppingRow } from '../../../core/schedule/shopping';
+import { keyOf, shoppingOf, type ShoppingRow } from '../../../core/schedule/shopping';
 import { formatNumber, showText } from '../../../core/quantity';
 import { newId } from '../../../state/ids';
 import { useNow } from '../../../state/clock';
-import { planTried, type RunPlan } from '../../../state/plans';
+import type { RunPlan } from '../../../state/plans';
+import { useCosts } from '../../../state/tried';
 import { changeKitchen, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
 import { Card } from '../../../ui/card';
 import { Sheet } from '../../../ui/sheet';
@@ -37,7 +38,7 @@ export function ShoppingList({ run, whole }: { readonly run: RunDoc; readonly wh
             <Strong>
               {`${money(list.cost)} for the packets; ${money(list.usedCost)} of it is used${run.lines.length === 1 ? `, ${money(list.usedCost / Math.max(list.pieces, 1))} a piece over ${list.pieces}` : ''}.`}
             </Strong>
-            {run.lines.length > 1 ? <ByLine run={run} whole={whole} /> : null}
+            {run.lines.length > 1 ? <ByLine run={run} /> : null}
             {list.unpriced > 0 ? (
               <Small>{`${list.unpriced} of ${list.rows.length} have no price and are not in it.`}</Small>
             ) : null}
@@ -73,12 +74,11 @@ export function ShoppingList({ run, whole }: { readonly run: RunDoc; readonly wh
 }
 
 /** What the pieces of each line cost, where several lines are bought for together. */
-function ByLine({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
-  const kitchen = useKitchen();
+function ByLine({ run }: { readonly run: RunDoc }) {
   const docs = useDocuments((state) => state.docs);
   const now = useNow(60_000);
   const { decimal } = useNumberStyle();
-  const costs = lineCosts(run, whole, kitchen, (one) => planTried(one, docs, now));
+  const costs = useCosts({ run, docs, now }) ?? [];
   return (
     <>
       {costs.map(({ lineId, used, pieces, each }) => {

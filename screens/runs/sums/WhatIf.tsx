@@ -1,12 +1,11 @@
-import { useDeferredValue, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../../core/model/documents';
-import { edit } from '../../../core/line/edit';
 import type { LinePlan } from '../../../core/plan';
-import { differencesOf, questionsOf, type Alternative, type Question } from '../../../core/plan/whatIf';
+import { questionsOf, type Alternative, type Question } from '../../../core/plan/whatIf';
 import { inStyle, join, show } from '../../../core/quantity';
 import { useNow } from '../../../state/clock';
-import { planTried } from '../../../state/plans';
+import { useTried, type Tried } from '../../../state/tried';
 import { editLine, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
 import { Chip, Chips, QuietAction } from '../../../ui/actions';
 import { Icon } from '../../../ui/icons';
@@ -54,12 +53,32 @@ function Questions({
           <Chip key={one.id} title={one.title} selected={one === question} onPress={() => setId(one.id)} />
         ))}
       </Chips>
-      {question?.alternatives.map((alternative) => (
+      {question ? (
+        <Alternatives key={question.id} run={run} plan={plan} question={question} onTaken={onTaken} />
+      ) : null}
+    </>
+  );
+}
+
+/** What each alternative of a question changes: reckoned together, beside the page. */
+function Alternatives({
+  run,
+  plan,
+  question,
+  onTaken,
+}: Part & { readonly question: Question; readonly onTaken: () => void }) {
+  const docs = useDocuments((state) => state.docs);
+  const now = useNow(60_000);
+  const style = useNumberStyle();
+  const [actions] = useState(() => question.alternatives.map(({ action }) => action));
+  const tried = useTried({ run, docs, now }, plan.line.id, actions);
+  return (
+    <>
+      {question.alternatives.map((alternative, i) => (
         <AlternativeRow
           key={alternative.id}
-          run={run}
-          plan={plan}
           alternative={alternative}
+          tried={tried?.[i] ?? null}
           onTake={() => {
             onTaken();
             editLine(
@@ -77,31 +96,22 @@ function Questions({
 
 /** One alternative with what it changes; what it breaks is said before it is taken. */
 function AlternativeRow({
-  run,
-  plan,
   alternative,
+  tried,
   onTake,
-}: Part & { readonly alternative: Alternative; readonly onTake: () => void }) {
-  const docs = useDocuments((state) => state.docs);
-  const now = useNow(60_000);
+}: {
+  readonly alternative: Alternative;
+  /** Null until it is reckoned. */
+  readonly tried: Tried | null;
+  readonly onTake: () => void;
+}) {
   const style = useNumberStyle();
   const { line, carnelianSoft, warn, inkSoft } = useTokens();
-  // The sheet opens first; what each would change follows in the next picture.
-  const open = useDeferredValue(true, false);
-  const lines = run.lines.map((one) => (one.id === plan.line.id ? edit(one, alternative.action) : one));
-  const tried =
-    alternative.now || !open
-      ? null
-      : planTried({ ...run, lines }, docs, now)?.lines.find((one) => one.line.id === plan.line.id);
-  const fault = tried && !tried.planned ? tried.fault.fault : null;
-  const changes = tried?.planned ? differencesOf(plan, tried) : [];
-  const fresh = tried?.planned
-    ? tried.warnings.filter(({ fault: words }) => !plan.warnings.some((one) => one.fault === words))
-    : [];
+  const { fault, changes, warnings } = alternative.now || !tried ? UNTRIED : tried;
   // What comes to the same on the kitchen's scale and clock is no difference to anyone.
-  const words = changes.flatMap(({ before, after }) => {
-    const [was, will] = [before, after].map(({ value, unit }) => join(show(value, unit, style)));
-    return was === will ? [] : [`${before.label}: ${was} → ${will}`];
+  const words = changes.flatMap(({ label, unit, before, after }) => {
+    const [was, will] = [before, after].map((value) => join(show(value, unit, style)));
+    return was === will ? [] : [`${label}: ${was} → ${will}`];
   });
   const title = inStyle(alternative.title, style);
   const body = (
@@ -113,11 +123,11 @@ function AlternativeRow({
       {words.map((one) => (
         <Body key={one}>{one}</Body>
       ))}
-      {open ? null : <Small>Reckoning.</Small>}
-      {open && !alternative.now && !fault && words.length === 0 ? (
+      {tried || alternative.now ? null : <Small>Reckoning.</Small>}
+      {tried && !alternative.now && !fault && words.length === 0 ? (
         <Small>Nothing to speak of changes.</Small>
       ) : null}
-      {fresh.map(({ fault: one }) => (
+      {warnings.map((one) => (
         <Body key={one} style={{ color: warn }}>
           {inStyle(one, style)}
         </Body>
@@ -142,3 +152,5 @@ function AlternativeRow({
     </Tap>
   );
 }
+
+const UNTRIED: Tried = { fault: null, changes: [], warnings: [] };
