@@ -53,4 +53,3 @@ export class PlanFigures extends Figures {
 
 /** A mass inside a sentence, for the reader's own units: `{54 g}`. */
 export const gramsText = (massG: number): string => `{${Number(massG.toFixed(massG < 20 ? 1 : 0))} g}`;
-export const percentText = (share: number): string => `${Number((share * 100).toPrecision(2))} %`;

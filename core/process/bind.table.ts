@@ -54,8 +54,6 @@ export const FIRST_ADDITION = 0.6;
 export const BIND_STEP_G = { spoon: 15, teaspoon: 5, fineFrom: 0.9 } as const;
 /** g/ml of bound dough, baked crumb and no-bake. */
 export const DOUGH_DENSITY = { baked: typical(1.12, 0.04), 'no-bake': typical(1.2, 0.04) } as const;
-/** g/ml of loose crumb in a bowl. */
-export const CRUMB_BULK = typical(0.3, 0.05);
 
 /** Cake that breaks and falls aside when it is crumbled, as a share. Basis: typical. */
 export const BREAKAGE = typical(0.01, 0.006);

@@ -71,9 +71,3 @@ export function crumbForExcessG(input: BindInput, addedG: number, kind: CrumbKin
     BIND_SCHOOLS[input.school].share * BINDER_FACTOR[input.binder] * CRUMB_FACTOR[kind] * input.learned;
   return overG / share;
 }
-
-/** What a bowl teaches: what went in until the test was met, over what had been reckoned. */
-export function learnedFactor(input: BindInput, addedG: number): number {
-  const plain = binderNeedG({ ...input, learned: 1 });
-  return (addedG + input.alreadyG * BINDER_FACTOR[input.binder]) / plain;
-}

@@ -49,14 +49,6 @@ export const BAG_LOSS_G = 15;
 /** Syrup or thin glaze that a pricked cake takes up, of its own mass, where nobody has said. Basis: typical. */
 export const SOAK_SHARE = 0.2;
 
-/** Schools of buttercream: sugar to a gram of butter. Basis: typical. */
-export const BUTTERCREAM = {
-  soft: { sugar: 1, meaning: 'One to one: silky, soft in a warm room.' },
-  medium: { sugar: 1.6, meaning: 'Pipes well and keeps its edge.' },
-  stiff: { sugar: 2.2, meaning: 'For petals and heat: sweet, and dries to a crust.' },
-} as const;
-export type Stiffness = keyof typeof BUTTERCREAM;
-
 /** Mending: share of the mass in each step, and the temperature above which kitchens run soft, °C. */
 export const MEND = { sugarStep: 0.05, liquidStep: 0.01, warmC: 24, chillMin: 10 } as const;
 /** Hot syrup for meringue, °C at sea level, less 1 °C for each 300 m. Basis: typical; physics of boiling. */

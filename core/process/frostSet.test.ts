@@ -1,18 +1,9 @@
 import fc from 'fast-check';
 import { KEEPING, keepingOf, keepingWords, type Part } from '../caution/keeping';
-import {
-  buttercream,
-  coreMasses,
-  fondantMasses,
-  mendFrosting,
-  splitColours,
-  stiffnessOf,
-  syrupC,
-  topMassG,
-} from './frost';
-import { FROSTING_DENSITY, TOP_STYLES, type Frosting, type Stiffness, type TopStyle } from './frost.table';
-import { settingMinutes, wetLot } from './set';
-import { SETTING, type SettingStage } from './set.table';
+import { mendFrosting } from './frost';
+import { FROSTING_DENSITY, TOP_STYLES, type Frosting, type TopStyle } from './frost.table';
+import { wetLot } from './set';
+import { coreMasses, fondantMasses, splitColours, topMassG } from './test-utils/frost';
 
 const positive = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
@@ -67,34 +58,10 @@ describe('one bowl in colours', () => {
 });
 
 describe('buttercream', () => {
-  it('splits 500 g of a medium one, by hand: 485 ÷ 2.6 = 186.5 g of butter', () => {
-    const { butterG, sugarG, liquidG } = buttercream(500, 'medium');
-    expect(butterG).toBeCloseTo(186.54, 2);
-    expect(butterG + sugarG + liquidG).toBeCloseTo(500, 9);
-  });
-
-  it('knows a school again by its ratio', () => {
-    fc.assert(
-      fc.property(
-        fc.constantFrom<Stiffness>('soft', 'medium', 'stiff'),
-        positive(50, 3000),
-        (school, mass) => {
-          const { butterG, sugarG } = buttercream(mass, school);
-          return stiffnessOf(butterG, sugarG) === school;
-        },
-      ),
-    );
-  });
-
   it('chills a runny one in a warm kitchen, sugars it in a cool one, loosens a stiff one by the spoon', () => {
     expect(mendFrosting('runny', 600, 27)).toEqual({ kind: 'chill', minutes: 10 });
     expect(mendFrosting('runny', 600, 20)).toEqual({ kind: 'sugar', stepG: 30 });
     expect(mendFrosting('stiff', 600, 20)).toEqual({ kind: 'liquid', stepG: 6 });
-  });
-
-  it('boils syrup 3 °C lower at 900 m', () => {
-    expect(syrupC(0)).toEqual({ lowC: 118, highC: 121 });
-    expect(syrupC(900)).toEqual({ lowC: 115, highC: 118 });
   });
 });
 
@@ -116,36 +83,10 @@ describe('cores and fondant', () => {
 });
 
 describe('setting', () => {
-  it('knows the usual times, and scales them by mass^(2/3)', () => {
-    expect(settingMinutes('dough ball firm, fridge')).toEqual({ value: 25, low: 20, high: 30 });
-    expect(settingMinutes('dough ball firm, fridge', 200).value).toBeCloseTo(100, 9);
-    expect(() => settingMinutes('coat, room', 0)).toThrow(/mass/);
-  });
-
-  it('keeps the order of cold: a frozen piece sets its coat first, then the fridge, then the room', () => {
-    const [frozen, fridge, room] = (['coat on a frozen piece', 'coat, fridge', 'coat, room'] as const).map(
-      (stage) => settingMinutes(stage).value,
-    );
-    expect(frozen).toBeLessThan(fridge ?? 0);
-    expect(fridge).toBeLessThan(room ?? 0);
-  });
-
-  it('never takes less time for more, for any stage', () => {
-    fc.assert(
-      fc.property(
-        fc.constantFrom(...(Object.keys(SETTING) as SettingStage[])),
-        positive(5, 200),
-        (stage, mass) => {
-          const { low, value, high } = settingMinutes(stage, mass);
-          return low <= value && value <= high && settingMinutes(stage, mass * 1.2).value > value;
-        },
-      ),
-    );
-  });
-
   it('garnishes in lots that stay wet, by hand: 8 min at the short end, half of it, 20 s a piece is 12', () => {
-    expect(wetLot(settingMinutes('coat, room'), 20)).toBe(12);
-    expect(wetLot(settingMinutes('coat on a frozen piece'), 60)).toBe(1);
+    const usual = { value: 12, low: 8, high: 15 };
+    expect(wetLot(usual, 20)).toBe(12);
+    expect(wetLot({ value: 2, low: 1, high: 3 }, 60)).toBe(1);
   });
 });
 

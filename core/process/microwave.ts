@@ -1,27 +1,6 @@
 import type { ChocolateKind } from '../model/kinds';
 import { MELTING, MICROWAVE } from './microwave.table';
 
-export interface MicrowaveInput {
-  /** Batter in each mug or bowl, g. */
-  readonly massG: number;
-  /** How many turn at once. */
-  readonly count: number;
-  /** Rated output, W; or what the water test found, with `absorbedW`. */
-  readonly ratedW: number;
-  /** Watts that 500 g of water took up in the water test; null where nobody has run it. */
-  readonly absorbedW: number | null;
-  /** Power setting as a share of full, 0.1 to 1: the magnetron cycles, and energy goes with the share. */
-  readonly setting: number;
-  readonly startC: number;
-}
-
-export interface TimeRange {
-  readonly timeS: number;
-  readonly lowS: number;
-  readonly highS: number;
-  readonly firstLookS: number;
-}
-
 /**
  * Share of the rated power that a load takes up: small loads couple worse. 0.78·(1 − exp(−m / 110 g)), m the whole load.
  * Valid for 20 g to 2 kg. Basis: typical.
@@ -41,41 +20,6 @@ export function waterTestW(riseK: number, seconds = 60, waterG = 500): number {
 /** The rating that a water test amounts to, W: what was taken up over the share that 500 g should take. */
 export function ratingFromTestW(absorbedW: number): number {
   return absorbedW / couplingShare(500);
-}
-
-function ratingW({ ratedW, absorbedW }: MicrowaveInput): number {
-  return absorbedW === null ? ratedW : ratingFromTestW(absorbedW);
-}
-
-/**
- * Time for mugs or bowls of batter, s: heat to 96 °C and steam driven off, over the power that the whole load takes up.
- * Two mugs take longer than one, and less than twice as long. Range ±20 %; look at three quarters of it.
- */
-export function microwaveTime(input: MicrowaveInput): TimeRange {
-  const { massG, count, setting, startC } = input;
-  if (massG <= 0 || count < 1 || setting <= 0)
-    throw new Error('invariant: something turns, and the oven is on');
-  const loadG = massG * count;
-  const warmJ = loadG * MICROWAVE.heatCapacity * Math.max(MICROWAVE.doneC - startC, 0);
-  const steamJ = loadG * MICROWAVE.evaporated.value * MICROWAVE.latent;
-  return ranged((warmJ + steamJ) / (ratingW(input) * setting * couplingShare(loadG)));
-}
-
-/** Time to warm milk, water or butter to a temperature, s: the same sum without steam. */
-export function warmingTime(
-  input: MicrowaveInput,
-  toC: number,
-  heatCapacity: number = MICROWAVE.water,
-): TimeRange {
-  const loadG = input.massG * input.count;
-  const joules = loadG * heatCapacity * Math.max(toC - input.startC, 0);
-  return ranged(joules / (ratingW(input) * input.setting * couplingShare(loadG)));
-}
-
-function ranged(timeS: number): TimeRange {
-  const { timeSpread, firstLookShare } = MICROWAVE;
-  const lowS = timeS * (1 - timeSpread);
-  return { timeS, lowS, highS: timeS * (1 + timeSpread), firstLookS: Math.min(timeS * firstLookShare, lowS) };
 }
 
 export type { ChocolateKind };

@@ -1,15 +1,5 @@
 /** Portioning: balls, scoops, weights that leave no remainder, and how even a tray is. Masses in g, lengths in mm. */
 
-/** Mass of a ball: ρ·π·d³/6, with ρ in g/ml. Geometry. */
-export function ballMassG(diameterMm: number, densityGMl: number): number {
-  return (densityGMl * Math.PI * diameterMm ** 3) / 6 / 1000;
-}
-
-/** Diameter of a ball of some mass: the inverse of `ballMassG`. */
-export function ballDiameterMm(massG: number, densityGMl: number): number {
-  return Math.cbrt((6000 * massG) / (Math.PI * densityGMl));
-}
-
 /** A US quart, ml: what a scoop's number divides. */
 export const QUART_ML = 946;
 /** Dough that stays on hands and bench, as a share. Basis: typical. */
@@ -50,38 +40,6 @@ export function portionOffers(doughG: number, aimG: number, stepG: number): Port
   return [...offers.values()].sort(
     (a, b) => a.leftG - b.leftG || Math.abs(a.eachG - aimG) - Math.abs(b.eachG - aimG),
   );
-}
-
-export interface Evenness {
-  readonly meanG: number;
-  /** Standard deviation, g. */
-  readonly spreadG: number;
-  /** Slope over the tray, g a piece: hands get heavier or lighter. */
-  readonly driftG: number;
-  /** Pieces that the over-weight of this sample costs over a whole tray. */
-  readonly costPieces: number;
-}
-
-/** How even weighed portions are, in the order in which they were made, and what the over-weight ones cost. */
-export function evenness(massesG: readonly number[], aimG: number, trayCount: number): Evenness {
-  const n = massesG.length;
-  if (n === 0) throw new Error('invariant: a sample holds at least one piece');
-  const meanG = massesG.reduce((sum, g) => sum + g, 0) / n;
-  const middle = (n - 1) / 2;
-  let square = 0;
-  let along = 0;
-  let places = 0;
-  massesG.forEach((g, i) => {
-    square += (g - meanG) ** 2;
-    along += (i - middle) * (g - meanG);
-    places += (i - middle) ** 2;
-  });
-  return {
-    meanG,
-    spreadG: n > 1 ? Math.sqrt(square / (n - 1)) : 0,
-    driftG: places > 0 ? along / places : 0,
-    costPieces: trayCount - Math.floor((trayCount * aimG) / Math.max(meanG, aimG) + 1e-9),
-  };
 }
 
 export interface CutPlan {

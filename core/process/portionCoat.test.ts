@@ -8,8 +8,9 @@ import {
   planShell,
   shellMassG,
   stadiumCavity,
-} from './coat';
-import { ballDiameterMm, ballMassG, cutSheet, evenness, portionOffers, scoopMl } from './portion';
+} from './test-utils/coat';
+import { cutSheet, portionOffers, scoopMl } from './portion';
+import { ballMassG } from './test-utils/portion';
 
 const positive = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
@@ -20,15 +21,6 @@ describe('balls and scoops', () => {
     [35, 25],
     [40, 38],
   ])('%d mm of dough is about %d g', (mm, g) => expect(Math.round(ballMassG(mm, 1.12))).toBe(g));
-
-  it('comes back from mass to diameter', () => {
-    fc.assert(
-      fc.property(
-        positive(10, 80),
-        (mm) => Math.abs(ballDiameterMm(ballMassG(mm, 1.12), 1.12) - mm) < 1e-9 * mm,
-      ),
-    );
-  });
 
   it('takes a scoop’s number for its share of a quart', () => {
     expect(scoopMl(40)).toBeCloseTo(23.65, 2);
@@ -54,15 +46,6 @@ describe('sharing dough out', () => {
         return sound && (dough < aim || !best || best.leftG <= Math.max(best.count * step, aim));
       }),
     );
-  });
-
-  it('sees spread, drift and what heavy hands cost', () => {
-    const even = evenness([25, 25, 25, 25], 25, 40);
-    expect(even).toEqual({ meanG: 25, spreadG: 0, driftG: 0, costPieces: 0 });
-    const heavy = evenness([25, 26, 27, 28], 25, 40);
-    expect(heavy.driftG).toBeCloseTo(1, 9);
-    // 40 × 25 = 1000 g at 26.5 g makes 37: three lost.
-    expect(heavy.costPieces).toBe(3);
   });
 });
 

@@ -1,21 +1,7 @@
-import { SETTING, type SettingStage } from './set.table';
-
 export interface MinuteRange {
   readonly value: number;
   readonly low: number;
   readonly high: number;
-}
-
-/** Minutes until something has set, scaled from the mass it is known for by mass^(2/3). Basis: typical. */
-export function settingMinutes(stage: SettingStage, massG: number = SETTING[stage].massG): MinuteRange {
-  if (massG <= 0) throw new Error('invariant: what sets has mass');
-  const { massG: known, time } = SETTING[stage];
-  const scale = (massG / known) ** (2 / 3);
-  return {
-    value: time.value * scale,
-    low: (time.value - time.spread) * scale,
-    high: (time.value + time.spread) * scale,
-  };
 }
 
 /**

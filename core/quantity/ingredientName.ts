@@ -40,13 +40,8 @@ export interface NamedIngredient {
   readonly word: string;
 }
 
-const known = new Map<string, readonly NamedIngredient[]>();
-const MOST_KNOWN = 500;
-
 /** All ingredients that a text names, longest names first, so that "peanut butter" is not read as butter too. */
 export function ingredientsNamedIn(text: string): readonly NamedIngredient[] {
-  const before = known.get(text);
-  if (before) return before;
   let hay = words(text);
   const found: NamedIngredient[] = [];
   for (const { words: alias, ingredient } of LONGEST_FIRST) {
@@ -56,7 +51,5 @@ export function ingredientsNamedIn(text: string): readonly NamedIngredient[] {
       if (!found.some((one) => one.ingredient === ingredient)) found.push({ ingredient, word: alias.trim() });
     }
   }
-  if (known.size >= MOST_KNOWN) known.clear();
-  known.set(text, found);
   return found;
 }

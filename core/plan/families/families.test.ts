@@ -4,7 +4,7 @@ import { DEMO_KITCHEN } from '../../../demo/kitchen';
 import { FAMILY_FORMULAS } from '../../../demo/familyFormulas';
 import { DEMO_FORMULAS } from '../../../demo';
 import type { KitchenDoc, Line, PopLine } from '../../model/documents';
-import { ball, shellMassG } from '../../process/coat';
+import { ball, shellMassG } from '../../process/test-utils/coat';
 import { planRun, planWhole, type LinePlan } from '..';
 
 const formulas = [...DEMO_FORMULAS, ...FAMILY_FORMULAS];

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import type { PopLine } from '../../model/documents';
-import { ball, box, narrowerSavesG, planDip, planShell, shellMassG, stadiumCavity } from '../../process/coat';
+import {
+  ball,
+  box,
+  narrowerSavesG,
+  planDip,
+  planShell,
+  shellMassG,
+  stadiumCavity,
+} from '../../process/test-utils/coat';
 import { meltingBursts } from '../../process/microwave';
 import { CUBE, MINI, POP, SICLE, has, plan, v } from '../test-utils/lines';
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { CrumbPart, PopLine } from '../../model/documents';
 import { BINDER_FACTOR, BIND_SCHOOLS, CRUMB_FACTOR } from '../../process/bind.table';
 import { planBind } from '../../process/bind';
-import { ballMassG } from '../../process/portion';
+import { ballMassG } from '../../process/test-utils/portion';
 import { BALLS, POP, SICLE, faultOf, plan, v } from '../test-utils/lines';
 
 const keysOf = <K extends string>(table: Readonly<Record<K, unknown>>) => Object.keys(table) as K[];

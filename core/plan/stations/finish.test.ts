@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { CupcakeLine, FillingChoice, Lot } from '../../model/documents';
-import { coreMasses, fondantMasses, splitColours, topMassG } from '../../process/frost';
+import { coreMasses, fondantMasses, splitColours, topMassG } from '../../process/test-utils/frost';
 import { FROSTING_DENSITY, TOP_STYLES, type Frosting, type TopStyle } from '../../process/frost.table';
 import { CUBE, CUPCAKE, MINI, MUG, faultOf, has, plan, v } from '../test-utils/lines';
 

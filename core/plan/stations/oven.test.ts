@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { roundAs } from '../../piece';
 import { sheetSurrogateS } from '../../process/bakeSurrogate';
-import { microwaveTime, waterTestW } from '../../process/microwave';
+import { waterTestW } from '../../process/microwave';
+import { microwaveTime } from '../../process/test-utils/microwave';
 import { CUBE, CUPCAKE, MINI, MUG, POP, plan, v } from '../test-utils/lines';
 
 describe('the oven', () => {

@@ -209,7 +209,8 @@ function LotForm({ lot, line, most, onSave, onRemove }: FormProps) {
         <ToppingFields
           key={i}
           topping={topping}
-          soaks={line.family !== 'pop' && line.family !== 'cakesicle'}
+          // A cake is soaked; dough has its syrup in it.
+          soaks={!('crumb' in line)}
           onChange={(next) =>
             setDraft({
               ...draft,

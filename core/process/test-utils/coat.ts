@@ -1,4 +1,4 @@
-import { COAT } from './coat.table';
+import { COAT } from '../coat.table';
 
 /** A body's volume and surface: what a coat needs to know of it. */
 export interface Solid {
