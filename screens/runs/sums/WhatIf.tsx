@@ -43,7 +43,6 @@ function Questions({
   questions,
   onTaken,
 }: Part & { readonly questions: readonly Question[]; readonly onTaken: () => void }) {
-  const style = useNumberStyle();
   const [id, setId] = useState(questions[0]?.id ?? '');
   const question = questions.find((one) => one.id === id) ?? questions[0];
   return (
