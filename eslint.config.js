@@ -84,7 +84,6 @@ module.exports = defineConfig([
       'import/resolver': { typescript: { alwaysTryTypes: true } },
     },
     rules: {
-      'import/no-cycle': 'error',
       'boundaries/dependencies': [
         'error',
         {
