@@ -1,5 +1,6 @@
 import type { Figure } from './figure';
-import type { Figures, LaidOut, More } from './figures';
+import type { More } from './cell';
+import type { Figures, LaidOut } from './figures';
 import { evaluate, gatherLeaves, type Term } from './term';
 import { writeSum, type Writer } from './write';
 

@@ -1,4 +1,4 @@
-import { smallestOf, totalOf, type AnyRef, type Expr, type Ref } from './expr';
+import { smallestOf, totalOf, type Expr, type Ref } from './expr';
 import {
   BASES,
   type Basis,
@@ -8,47 +8,25 @@ import {
   type RangeCause,
   type Words,
 } from './figure';
-import {
-  STRIDE,
-  addMoves,
-  carryMoves,
-  spanAbove,
-  spanBelow,
-  type Moved,
-  type Moves,
-  type Scratch,
-} from './moves';
-import { OP, Term, ceilNear, evaluate, floorNear, gatherLeaves } from './term';
+import { STRIDE, addMoves, carryMoves, type Moves, type Scratch } from './moves';
+import type { Term} from './term';
+import { OP, evaluate, gatherLeaves } from './term';
 import type { Dimension, DimensionOf, Unit } from './unit';
 
-/** How a figure that a person acts on is rounded: to a step, and never below `least`. A step of 0 leaves it as it is. */
-export interface Decision {
-  readonly step: number;
-  readonly how: 'nearest' | 'down' | 'up';
-  readonly least?: number;
-  /** How the rounding is said after the sum, where the usual words do not fit. */
-  readonly said?: string;
-}
-export const AS_IT_IS: Decision = { step: 0, how: 'nearest' };
-/** The step of the scale, g. */
-export const toScale = (stepG: number): Decision => ({ step: stepG, how: 'nearest', least: stepG });
-
-/** What a sum is beyond its value. */
-export interface More {
-  /** Whole things: the value is rounded, its range likewise, and what follows takes the count as decided. */
-  readonly whole?: 'floor' | 'ceil' | undefined;
-  /**
-   * A figure that a person acts on as a plain number ("weigh 54 g into each well"): the value is rounded so, and what
-   * follows takes it as decided, without the range of the estimate that it was chosen by.
-   */
-  readonly decide?: Decision | undefined;
-  /** Bounds of a weighed value that may be pinned in its place; left out where it cannot be pinned. */
-  readonly pin?: Bounds | undefined;
-  /** How the rounding is said after the sum, where the usual words do not fit. */
-  readonly said?: string | undefined;
-  /** It may lie below nought; the range of any other figure ends there. */
-  readonly signed?: boolean | undefined;
-}
+import {
+  NONE,
+  PLAIN,
+  Cell,
+  figureOf,
+  finite,
+  measuredCell,
+  rangeOf,
+  refOf,
+  stand,
+  type More,
+  type Root,
+  type Sampling,
+} from './cell';
 
 export interface RootSpec<U extends Unit> {
   readonly id: string;
@@ -69,13 +47,6 @@ export interface RootSpec<U extends Unit> {
   /** What would have stood here had nobody measured it before. */
   readonly expected?: { readonly value: number; readonly spread: number } | undefined;
 }
-
-/** Draws every root anew and holds what the plan had decided: for checking ranges against sampling. */
-export interface Sampling {
-  readonly root: (key: string, value: number, spread: number) => number;
-  readonly held: (id: string) => number | undefined;
-}
-
 /** A measured value that cannot be: below or above what the figure may come to. Caught at the edge and said as a fault. */
 export class OutOfBounds extends Error {
   constructor(
@@ -91,61 +62,6 @@ export class OutOfBounds extends Error {
     super(`"${at.id}" is measured as ${at.value}, outside ${at.min} to ${at.max}`);
   }
 }
-
-const MEASURED = 1 << BASES.indexOf('measured here');
-const NONE: readonly Cell[] = [];
-const PLAIN: More = {};
-
-/**
- * A figure as the ledger keeps it, with how it is reckoned: a leaf that sums of others are made of. A class and not a
- * plain object: the engine lays every one out alike, and they live no longer than the plan.
- */
-class Cell extends Term implements Moved {
-  /** A starting value is an input until it is pinned or reckoned. */
-  kind: Figure['kind'] = 'input';
-  expected: Figure['expected'] = null;
-  value = 0;
-  low = 0;
-  high = 0;
-  /** Set of bases as bits, in the order of `BASES`. */
-  bases = 0;
-  /** Where the moves stand that are passed on to sums that use it. */
-  start = 0;
-  end = 0;
-  /** Where the roots of the sum itself begin; a figure that is decided or counted passes none of them on. */
-  own = 0;
-  figure: Figure | null = null;
-
-  constructor(
-    readonly id: string,
-    readonly words: Words,
-    readonly unit: Unit,
-    readonly sum: Term | null,
-    readonly inputs: readonly Cell[],
-    readonly more: More,
-    readonly known: Known | null,
-  ) {
-    super(OP.ref, null, null, null, '', null);
-  }
-
-  get label(): string {
-    return this.words.label;
-  }
-  get sentence(): string {
-    return this.words.sentence;
-  }
-  get pinned(): boolean {
-    return this.kind === 'pinned';
-  }
-}
-
-/** A root that moves figures: what it is wherever it stands, and the figure that shows it here. */
-interface Root {
-  readonly key: string;
-  readonly id: string;
-  readonly label: string;
-}
-
 /** A sum as it is laid out elsewhere, to check that what is said is what is reckoned. */
 export interface LaidOut {
   readonly id: string;
@@ -468,76 +384,3 @@ export class Figures {
     return refOf(cell);
   }
 }
-
-const refOf = <U extends Unit>(cell: Cell): Ref<U> => cell as unknown as Ref<U>;
-/** A figure's reference as one of whatever unit. */
-export const anyRef = <U extends Unit>(ref: Ref<U>): AnyRef => ref as unknown as AnyRef;
-
-/** Units in which a figure may lie below nought. */
-const SIGNED: ReadonlySet<Unit> = new Set(['K', '°C']);
-
-function rangeOf(value: number, spread: number, unit: Unit) {
-  const low = value - spread;
-  return { value, low: low < 0 && value >= 0 && !SIGNED.has(unit) ? 0 : low, high: value + spread };
-}
-
-/** A measured value stands without a range, and passes none on. */
-function measuredCell(cell: Cell, value: number): Cell {
-  cell.at = cell.value = cell.low = cell.high = value;
-  cell.bases = MEASURED;
-  cell.own = cell.start = cell.end = 0;
-  return cell;
-}
-
-/** The figure as people get to see it: made when somebody asks, since most never are. */
-function figureOf(cell: Cell): Figure {
-  const { id, label, sentence, unit, value, low, high, kind, expected, known, more } = cell;
-  const bases = BASES.filter((_, bit) => cell.bases & (1 << bit));
-  const inputs = cell.inputs.map((input) => input.id);
-  return {
-    id,
-    label,
-    unit,
-    value,
-    low,
-    high,
-    bases,
-    kind,
-    replace: more.pin ?? null,
-    known,
-    expected,
-    sentence,
-    inputs,
-  };
-}
-
-/** Value and range of a sum, rounded where it is counted, bare where it is decided. */
-function stand(cell: Cell, raw: number, moves: Moves, sampling: Sampling | null): void {
-  const { whole, decide, signed } = cell.more;
-  const held = sampling && (whole || decide) ? sampling.held(cell.id) : undefined;
-  if (decide) {
-    cell.at = cell.value = cell.low = cell.high = held ?? decided(decide, raw);
-    return;
-  }
-  const below = raw - spanBelow(moves, cell);
-  const low = below < 0 && raw >= 0 && signed !== true && !SIGNED.has(cell.unit) ? 0 : below;
-  const high = raw + spanAbove(moves, cell);
-  const round = whole === undefined ? as : whole === 'floor' ? floorNear : ceilNear;
-  cell.at = cell.value = held ?? round(raw);
-  cell.low = round(low);
-  cell.high = round(high);
-}
-
-/** A value as decided: to the step, never below the least. */
-export function decided({ step, how, least }: Decision, value: number): number {
-  const round = how === 'nearest' ? Math.round : how === 'down' ? floorNear : ceilNear;
-  const stepped = step === 0 ? value : round(value / step) * step;
-  return least === undefined ? stepped : Math.max(stepped, least);
-}
-
-function finite(id: string, value: number): number {
-  if (!Number.isFinite(value)) throw new Error(`invariant: figure "${id}" is ${value}`);
-  return value;
-}
-
-const as = (value: number) => value;

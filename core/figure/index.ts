@@ -33,8 +33,10 @@ export {
   without,
 } from './expr';
 export type { AnyRef, Expr, Ref, Says } from './expr';
-export { AS_IT_IS, Figures, OutOfBounds, anyRef, decided, toScale } from './figures';
-export type { Decision, LaidOut, More, Move, RootSpec, Sampling } from './figures';
+export { AS_IT_IS, anyRef, decided, toScale } from './cell';
+export type { Decision, More, Sampling } from './cell';
+export { Figures, OutOfBounds } from './figures';
+export type { LaidOut, Move, RootSpec } from './figures';
 export { resultWith, roundingWords, sumText } from './explain';
 export type { Explained } from './explain';
 export type { Dimension, DimensionOf, Unit } from './unit';

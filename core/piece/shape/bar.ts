@@ -1,5 +1,6 @@
 import { cm2, minus, ml, mm3, over, plus, times } from '../../figure';
 import { boxSection, ellipse, rounded, type Section } from '../outline';
+import { ACROSS_BASE, ACROSS_TOP, DEPTH } from './fields';
 import { coneProfile } from './cone';
 import { boxSolid } from './solid';
 import type { Surface, WellShape } from './wellShape';
@@ -30,23 +31,9 @@ export const bar: WellShape = {
       min: 10,
       max: 400,
     },
-    {
-      side: 'top',
-      label: 'Width of the well',
-      ask: 'Across the top',
-      after: 'across the top,',
-      min: 10,
-      max: 300,
-    },
-    {
-      side: 'base',
-      label: 'Base of the well',
-      ask: 'Across the base',
-      after: 'across the base and',
-      min: 5,
-      max: 300,
-    },
-    { side: 'depth', label: 'Depth of the well', ask: 'Depth', after: 'deep, of', min: 5, max: 200 },
+    { ...ACROSS_TOP, label: 'Width of the well' },
+    ACROSS_BASE,
+    DEPTH,
   ],
   usualMm: (side, topMm) => (side === 'length' ? USUAL_SLIM * topMm : 0),
   /** V = h/6·(A + a + (L + l)·(W + w)), exact for such a body. */

@@ -1,6 +1,7 @@
 import { PI, ml, over, square, times } from '../../figure';
 import { bisect } from '../../numeric/bisect';
 import { boxSection, domeSection } from '../outline';
+import { ACROSS_TOP, DEPTH } from './fields';
 import { drum } from './cone';
 import type { WellShape } from './wellShape';
 
@@ -13,17 +14,7 @@ export const bowl: WellShape = {
   kind: 'bowl',
   title: 'a bowl',
   detail: 'Half a ball, round side down.',
-  fields: [
-    {
-      side: 'top',
-      label: 'Top of the well',
-      ask: 'Across the top',
-      after: 'across the top and',
-      min: 10,
-      max: 300,
-    },
-    { side: 'depth', label: 'Depth of the well', ask: 'Depth', after: 'deep, of', min: 5, max: 200 },
-  ],
+  fields: [{ ...ACROSS_TOP, after: 'across the top and' }, DEPTH],
   usualMm: () => 0,
   volume: ({ top, depth }) => ml(over(times(PI, square(top), depth), 6)),
   volumeSays: 'A bowl is half a ball, or half an egg where it is deeper or flatter.',

@@ -1,6 +1,7 @@
 import { PI, cm2, ml, mm3, over, plus, square, times, type Expr } from '../../figure';
 import type { PanShape, Profile } from '../pan';
 import { boxSection, domeSection } from '../outline';
+import { ACROSS_BASE, ACROSS_TOP, DEPTH } from './fields';
 import type { Surface, WellShape } from './wellShape';
 
 /** A round piece as a short cylinder of its top's width. */
@@ -34,25 +35,7 @@ export const cone: WellShape = {
   kind: 'frustum',
   title: 'round with sloping sides',
   detail: '',
-  fields: [
-    {
-      side: 'top',
-      label: 'Top of the well',
-      ask: 'Across the top',
-      after: 'across the top,',
-      min: 10,
-      max: 300,
-    },
-    {
-      side: 'base',
-      label: 'Base of the well',
-      ask: 'Across the base',
-      after: 'across the base and',
-      min: 5,
-      max: 300,
-    },
-    { side: 'depth', label: 'Depth of the well', ask: 'Depth', after: 'deep, of', min: 5, max: 200 },
-  ],
+  fields: [ACROSS_TOP, ACROSS_BASE, DEPTH],
   usualMm: () => 0,
   volume: ({ top, base, depth }) =>
     ml(times(over(times(PI, depth), 12), plus(square(top), times(top, base), square(base)))),

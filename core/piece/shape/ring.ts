@@ -1,6 +1,7 @@
 import { PI, cm2, minus, ml, mm3, over, plus, square, squareRoot, times, type Expr } from '../../figure';
 import { bisect } from '../../numeric/bisect';
 import { ellipse, type CutPoint, type Patch, type Section } from '../outline';
+import { DEPTH } from './fields';
 import type { Sides, WellShape } from './wellShape';
 
 /** A ring bakes as this round well, which holds that share of its batter, and so much longer. Fitted to the model. */
@@ -47,7 +48,7 @@ export const ring: WellShape = {
       min: 3,
       max: 280,
     },
-    { side: 'depth', label: 'Depth of the well', ask: 'Depth', after: 'deep, of', min: 5, max: 200 },
+    DEPTH,
   ],
   usualMm: (side, topMm) => (side === 'hole' ? USUAL_HOLE * topMm : 0),
   /** Pappus: the tube's half ellipse, π·w·d/4, goes round at (D + h)/4: V = π²·d·(D² − h²)/16. */

@@ -34,7 +34,9 @@ import {
   addShell,
   cavityLimit,
 } from '../stations/shell';
-import { crumbTasks, inTurn, shellHandsS, shellTasks } from '../tasks';
+import { shellHandsS, shellTasks } from '../craftTasks';
+import { inTurn } from '../taskSaid';
+import { crumbTasks } from '../tasks';
 import { togetherS } from '../task';
 import { ROUND_WORDS } from '../tasks.words';
 import { shellWarnings } from '../warnings';

@@ -29,7 +29,8 @@ import { addMug, addMugArea, addMugTop } from '../stations/mug';
 import { addScoops } from '../stations/scoop';
 import { bandsOf } from '../strata';
 import { BANDS } from '../strata.words';
-import { inTurn, mugTasks } from '../tasks';
+import { inTurn } from '../taskSaid';
+import { mugTasks } from '../tasks';
 import { ROUND_WORDS, TIMES } from '../tasks.words';
 import { bowlWarnings, mugWarnings } from '../warnings';
 
