@@ -9,7 +9,7 @@ import {
   type Words,
 } from './figure';
 import { STRIDE, addMoves, carryMoves, type Moves, type Scratch } from './moves';
-import type { Term} from './term';
+import type { Term } from './term';
 import { OP, evaluate, gatherLeaves } from './term';
 import type { Dimension, DimensionOf, Unit } from './unit';
 
