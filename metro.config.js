@@ -9,6 +9,12 @@ config.resolver.resolveRequest = (context, name, platform) => {
   if (LEFT_OUT.some((pattern) => pattern.test(name))) return { type: 'empty' };
   if (name.endsWith('/locales/index.js') && /[\\/]zod[\\/]/.test(context.originModulePath))
     return { type: 'empty' };
+  // JSON Schema is written by a tool; the app reads documents and writes none.
+  if (
+    /\/(from-json-schema|json-schema-processors)\.js$/.test(name) &&
+    /[\\/]zod[\\/]/.test(context.originModulePath)
+  )
+    return { type: 'empty' };
   // Icons are our own SVG paths; the icon font would add 1.3 MB that nothing draws.
   if (/vector-icons/.test(name)) return { type: 'empty' };
   return context.resolveRequest(context, name, platform);

@@ -1,1 +1,8 @@
-export { KitchenScreen as default } from '../screens/kitchen/KitchenScreen';
+import { later } from '../screens/later';
+
+const KitchenScreen = later('KitchenScreen');
+
+// The router takes a component that is a function.
+export default function Kitchen() {
+  return <KitchenScreen />;
+}

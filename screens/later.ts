@@ -1,17 +1,16 @@
 import { lazy, type ComponentType, type LazyExoticComponent } from 'react';
+import type * as Later from './laterScreens';
+import { loadLater } from './loadLater';
 
-/** Several screens that come in one file of script: those of a run share most of their parts. */
-type Screens = Readonly<Record<string, unknown>>;
+type Loaded = typeof Later;
+type PropsOf<C> = C extends ComponentType<infer P> ? P : never;
 
 /** A screen whose script loads when it is first drawn; the router shows its own waiting meanwhile. */
-export function later<M extends Screens, K extends keyof M>(
-  load: () => Promise<M>,
+export function later<K extends keyof Loaded>(
   name: K,
-): LazyExoticComponent<ComponentType<PropsOf<M[K]>>> {
+): LazyExoticComponent<ComponentType<PropsOf<Loaded[K]>>> {
   return lazy(async () => {
-    const screens = await load();
-    return { default: screens[name] as ComponentType<PropsOf<M[K]>> };
+    const loaded = await loadLater();
+    return { default: loaded[name] as ComponentType<PropsOf<Loaded[K]>> };
   });
 }
-
-type PropsOf<C> = C extends ComponentType<infer P> ? P : never;

@@ -22,6 +22,7 @@ import {
   screen,
   tap,
   undo,
+  waitFor,
   within,
   words,
 } from './test-utils/open';
@@ -259,7 +260,7 @@ describe('the kitchen', () => {
     expect(kitchen().microwaves?.[0]?.absorbedW).toBe(558);
   });
 
-  it('keeps a measure of one’s own and what is in the cupboard', () => {
+  it('keeps a measure of one’s own and what is in the cupboard', async () => {
     tap('radio', 'Cupboard');
     tap('button', 'Another measure');
     const sheet = () => within(screen.getByRole('dialog'));
@@ -276,10 +277,11 @@ describe('the kitchen', () => {
     type(/^What it is/, 'Plain flour');
     type(/^Left/, 'lots');
     fireEvent.click(sheet().getByRole('button', { name: 'Keep it' }));
-    expect(words(sheet().getByRole('alert'))).toMatch(/not a number/);
+    expect(words(await sheet().findByRole('alert'))).toMatch(/not a number/);
     type(/^Left/, '750');
     type(/^A packet holds/, '1500');
     fireEvent.click(sheet().getByRole('button', { name: 'Keep it' }));
+    await waitFor(() => expect(kitchen().store).toHaveLength(1));
     expect(kitchen().store).toMatchObject([{ name: 'Plain flour', left: 750, packet: 1500, price: null }]);
   });
 

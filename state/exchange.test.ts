@@ -6,11 +6,12 @@ import { formulasIn, kitchenIn, piecesIn, runIn, runsIn } from './documents';
 import { bring, fileName, pieceFileText, runFileText } from './exchange';
 import { loadPlanner } from './plans';
 import { changeLines, useDocuments } from './store';
+import * as planning from '../workers/planning';
 
 const docs = () => useDocuments.getState().docs;
 
 beforeEach(async () => {
-  await loadPlanner();
+  await loadPlanner(() => Promise.resolve(planning));
   await useDocuments.getState().hydrate('2026-11-25T09:30');
   useDocuments.getState().loadDemo('2026-11-25T09:30');
 });

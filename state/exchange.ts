@@ -1,3 +1,4 @@
+import { counted } from '../core/quantity';
 import { bringIn } from '../core/exchange/bringIn';
 import {
   formulaSchema,
@@ -70,7 +71,7 @@ export function bring(text: string): Outcome {
       const [first] = made;
       return {
         ok: true,
-        words: made.length === 1 ? `“${first?.name}” is in.` : `${made.length} formulas are in.`,
+        words: made.length === 1 ? `“${first?.name}” is in.` : `${counted(made.length, 'formula')} are in.`,
         go: first ? { formula: first.id } : {},
       };
     }

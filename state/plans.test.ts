@@ -4,8 +4,9 @@ import { FAMILY_FILES } from '../demo/families';
 import { formulaKey, keyOf, type Docs } from './documents';
 import { holderOf, loadPlanner, planOf } from './plans';
 import { SHARED } from './store';
+import * as planning from '../workers/planning';
 
-beforeAll(loadPlanner);
+beforeAll(() => loadPlanner(() => Promise.resolve(planning)));
 
 const at = (hour: number, minute = 0, day = 25) => new Date(2026, 10, day, hour, minute).getTime();
 const run = demoRuns('2026-11-25T09:30')[0] as RunDoc;

@@ -5,7 +5,6 @@ import { formulasNamed } from '../core/model/references';
 import type { Explained, Figure } from '../core/figure';
 import type { LinePlan, PlanFile, PlannedLine, RunPlan } from '../core/plan';
 import type * as Planning from '../workers/planning';
-import { loadPlanning } from '../workers/loadPlanning';
 import { useNow } from './clock';
 import { formulasIn, kitchenIn, runIn, type Docs } from './documents';
 import { localNow } from './time';
@@ -15,8 +14,8 @@ import { SHARED, keptOf, useDocuments, useScreen } from './store';
 let planning: typeof Planning | null = null;
 export const usePlanner = create<{ readonly ready: boolean }>(() => ({ ready: false }));
 
-export async function loadPlanner(): Promise<void> {
-  planning = await loadPlanning();
+export async function loadPlanner(load: () => Promise<typeof Planning>): Promise<void> {
+  planning = await load();
   usePlanner.setState({ ready: true });
 }
 

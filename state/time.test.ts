@@ -1,4 +1,14 @@
-import { awayText, dayText, localNow, minutesUntil, whenText } from './time';
+import {
+  awayText,
+  dayText,
+  localAt,
+  localNow,
+  longDateText,
+  minutesUntil,
+  momentText,
+  toSaturday,
+  whenText,
+} from './time';
 
 const NOW = new Date(2026, 10, 25, 9, 30).getTime();
 
@@ -20,5 +30,19 @@ describe('times as people say them', () => {
     expect(localNow(NOW)).toBe('2026-11-25T09:30');
     expect(minutesUntil(localNow(NOW), NOW)).toBe(0);
     expect(dayText(new Date(NOW), NOW)).toBe('today');
+  });
+
+  it('names days in full', () => {
+    expect(longDateText(new Date(2026, 8, 5))).toBe('Saturday 5 September');
+    expect(momentText(NOW)).toBe('Wednesday 25 November 2026, 09:30');
+  });
+
+  it('looks a week on from a Saturday, and to the coming one from any other day', () => {
+    const saturdays = Array.from({ length: 14 }, (_, i) => {
+      const now = new Date(2026, 10, 22 + i, 13).getTime();
+      return localAt(now, toSaturday(now), 16);
+    });
+    expect(saturdays.slice(0, 6)).toEqual(Array(6).fill('2026-11-28T16:00'));
+    expect(saturdays.slice(6, 13)).toEqual(Array(7).fill('2026-12-05T16:00'));
   });
 });

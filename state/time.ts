@@ -1,18 +1,51 @@
-import { format } from 'date-fns/format';
-import { parse } from 'date-fns/parse';
+import { addDays } from 'date-fns/addDays';
 import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
+import { lightFormat } from 'date-fns/lightFormat';
+import { parseISO } from 'date-fns/parseISO';
+import { set } from 'date-fns/set';
 
 const LOCAL = "yyyy-MM-dd'T'HH:mm";
 
 /** A moment in ms as a local time. */
-export const localNow = (now: number): string => format(now, LOCAL);
+export const localNow = (now: number): string => lightFormat(now, LOCAL);
 
-export const dateOf = (local: string): Date => parse(local, LOCAL, new Date(0));
+export const dateOf = (local: string): Date => parseISO(local);
+
+/** The day of a date, as local times write it: 2026-12-05. */
+export const dayKey = (date: Date): string => lightFormat(date, 'yyyy-MM-dd');
+
+/** So many days after a moment, at an hour that the clock on the wall shows: also on the day it is put forward or back. */
+export const localAt = (now: number, days: number, hours: number): string =>
+  lightFormat(set(addDays(now, days), { hours, minutes: 0, seconds: 0, milliseconds: 0 }), LOCAL);
+
+/** Days until the next Saturday: a week on a Saturday. */
+export const toSaturday = (now: number): number => 7 - ((new Date(now).getDay() + 1) % 7);
+
+// The browser has the names of days and months already; a package's would add a tenth to the first screen's script.
+const named = (options: Intl.DateTimeFormatOptions) => {
+  const names = new Intl.DateTimeFormat('en', options);
+  return (date: Date | number): string => names.format(date);
+};
+const weekday = named({ weekday: 'long' });
+const month = named({ month: 'long' });
+const short = { weekday: named({ weekday: 'short' }), month: named({ month: 'short' }) };
+
+/** "12 Dec". */
+export const dateText = (date: Date): string => `${date.getDate()} ${short.month(date)}`;
+
+/** "Saturday 12 December". */
+export const longDateText = (date: Date): string => `${weekday(date)} ${date.getDate()} ${month(date)}`;
+
+/** "Saturday 12 December 2026, 16:40". */
+export const momentText = (ms: number): string => {
+  const date = new Date(ms);
+  return `${longDateText(date)} ${date.getFullYear()}, ${clockOf(ms)}`;
+};
 
 export const clockText = (local: string): string => local.slice(11, 16);
 
 /** A moment in ms as the clock on the wall shows it: 16:40. */
-export const clockOf = (ms: number): string => format(ms, 'HH:mm');
+export const clockOf = (ms: number): string => lightFormat(ms, 'HH:mm');
 
 /** "today 16:00", "tomorrow 10:00", "Saturday 16:00", "Sat 12 Dec 16:00". */
 export function whenText(local: string, now: number): string {
@@ -25,8 +58,8 @@ export function dayText(date: Date, now: number): string {
   if (ahead === 0) return 'today';
   if (ahead === 1) return 'tomorrow';
   if (ahead === -1) return 'yesterday';
-  if (ahead > 1 && ahead < 7) return format(date, 'EEEE');
-  return format(date, 'EEE d MMM');
+  if (ahead > 1 && ahead < 7) return weekday(date);
+  return `${short.weekday(date)} ${dateText(date)}`;
 }
 
 /** Whole minutes until a local time, negative once it has passed. */

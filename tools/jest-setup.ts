@@ -27,11 +27,8 @@ jest.mock('../workers/planner', () => {
 });
 
 // Jest runs no dynamic imports: what loads late in a browser is there at once.
-jest.mock('../workers/loadPlanning', () => ({
-  loadPlanning: () => Promise.resolve(jest.requireActual<object>('../workers/planning')),
-}));
-jest.mock('../screens/exchange/loadBringForm', () => ({
-  loadBringForm: () => Promise.resolve(jest.requireActual<object>('../screens/exchange/BringForm')),
+jest.mock('../screens/loadLater', () => ({
+  loadLater: () => Promise.resolve(jest.requireActual<object>('../screens/laterScreens')),
 }));
 
 // Finding by role asks for the style of every element, and working it out from some hundred rules takes most of a test's

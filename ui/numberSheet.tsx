@@ -114,6 +114,8 @@ function NumberForm({
           value={text}
           onChangeText={put}
           onSubmitEditing={() => save(onSave)}
+          // A refused number is put right in its place.
+          blurOnSubmit={false}
           inputMode="none"
           ref={field}
           id="keyed"

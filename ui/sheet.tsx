@@ -5,7 +5,7 @@ import { Icon } from './icons';
 import { Tap } from './tap';
 import { Heading } from './text';
 import { WIDE, space, useTokens } from './theme';
-import { useDialogKeys } from './useDialogKeys';
+import { useDialogFocus } from './useDialogFocus';
 
 /** The sheet itself takes the focus only to hold it: no ring round the whole of it. */
 const NO_RING = { outlineStyle: 'none' } as unknown as ViewStyle;
@@ -13,7 +13,11 @@ const NO_RING = { outlineStyle: 'none' } as unknown as ViewStyle;
 /** A sheet over the screen: from below on a phone, at the side of a wide screen. Closes by the cross, outside, or Escape. */
 export function Sheet(props: SheetProps) {
   // A screen holds dozens of sheets; a closed one must cost nothing.
-  return props.visible ? <OpenSheet {...props} /> : null;
+  return props.visible ? (
+    <Portal>
+      <OpenSheet {...props} />
+    </Portal>
+  ) : null;
 }
 
 interface SheetProps {
@@ -23,41 +27,39 @@ interface SheetProps {
   readonly children: ReactNode;
 }
 
-function OpenSheet({ title, visible, onClose, children }: SheetProps) {
+function OpenSheet({ title, onClose, children }: SheetProps) {
   const { raised, ink } = useTokens();
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
-  const dialog = useDialogKeys(visible, onClose);
+  const dialog = useDialogFocus(onClose);
   return (
-    <Portal>
-      <View style={[STYLES.over, wide ? STYLES.atSide : STYLES.atFoot]}>
-        <Tap label="Close the sheet" onPress={onClose} pointerOnly style={STYLES.shade}>
-          {null}
-        </Tap>
-        <View
-          ref={dialog}
-          role="dialog"
-          aria-modal
-          aria-label={title}
-          tabIndex={-1}
-          style={[
-            wide ? STYLES.side : STYLES.foot,
-            { backgroundColor: raised, maxHeight: height * 0.9 },
-            NO_RING,
-          ]}
-        >
-          <View style={STYLES.head}>
-            <Heading level={2} style={STYLES.title}>
-              {title}
-            </Heading>
-            <Tap label="Close" onPress={onClose} style={STYLES.close}>
-              <Icon name="close" color={ink} />
-            </Tap>
-          </View>
-          <ScrollView contentContainerStyle={STYLES.body}>{children}</ScrollView>
+    <View style={[STYLES.over, wide ? STYLES.atSide : STYLES.atFoot]}>
+      <Tap label="Close the sheet" onPress={onClose} pointerOnly style={STYLES.shade}>
+        {null}
+      </Tap>
+      <View
+        ref={dialog}
+        role="dialog"
+        aria-modal
+        aria-label={title}
+        tabIndex={-1}
+        style={[
+          wide ? STYLES.side : STYLES.foot,
+          { backgroundColor: raised, maxHeight: height * 0.9 },
+          NO_RING,
+        ]}
+      >
+        <View style={STYLES.head}>
+          <Heading level={2} style={STYLES.title}>
+            {title}
+          </Heading>
+          <Tap label="Close" onPress={onClose} style={STYLES.close}>
+            <Icon name="close" color={ink} />
+          </Tap>
         </View>
+        <ScrollView contentContainerStyle={STYLES.body}>{children}</ScrollView>
       </View>
-    </Portal>
+    </View>
   );
 }
 

@@ -1,8 +1,7 @@
 import { addDays } from 'date-fns/addDays';
-import { format } from 'date-fns/format';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { dateOf, dayText } from '../state/time';
+import { dateOf, dateText, dayKey, dayText, longDateText } from '../state/time';
 import { Chip, Chips, MainAction } from './actions';
 import { FieldFault } from './fieldFault';
 import { Sheet } from './sheet';
@@ -45,7 +44,7 @@ function WhenForm({
   readonly onSave: (local: string) => void;
 }) {
   const first = dateOf(value);
-  const [day, setDay] = useState(format(first, 'yyyy-MM-dd'));
+  const [day, setDay] = useState(dayKey(first));
   const [hour, setHour] = useState(first.getHours());
   const [minute, setMinute] = useState(MINUTES[Math.floor(first.getMinutes() / 15)] ?? '00');
   const [fault, setFault] = useState<string | null>(null);
@@ -60,14 +59,14 @@ function WhenForm({
       <Small>Day</Small>
       <Chips label="Day">
         {days.map((date) => {
-          const key = format(date, 'yyyy-MM-dd');
+          const key = dayKey(date);
           const text = dayText(date, now);
           return (
             <Chip
               key={key}
               title={text.length > 8 && !text.includes(' ') ? text.slice(0, 3) : text}
-              detail={text.includes(' ') ? undefined : format(date, 'd MMM')}
-              label={format(date, 'EEEE d MMMM')}
+              detail={text.includes(' ') ? undefined : dateText(date)}
+              label={longDateText(date)}
               selected={key === day}
               onPress={() => setDay(key)}
             />

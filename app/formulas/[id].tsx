@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { later } from '../../screens/later';
 
-const FormulaScreen = later(() => import('../../screens/formulas/formulaScreens'), 'FormulaScreen');
+const FormulaScreen = later('FormulaScreen');
 
 export default function Formula() {
   const { id } = useLocalSearchParams<{ id: string }>();

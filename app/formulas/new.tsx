@@ -1,6 +1,6 @@
 import { later } from '../../screens/later';
 
-const NewFormulaScreen = later(() => import('../../screens/formulas/formulaScreens'), 'NewFormulaScreen');
+const NewFormulaScreen = later('NewFormulaScreen');
 
 // The router takes a component that is a function.
 export default function NewFormula() {

@@ -1,8 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { later } from '../../screens/later';
-import { loadRunScreens } from '../../screens/runs/loadRunScreens';
 
-const NewRunScreen = later(loadRunScreens, 'NewRunScreen');
+const NewRunScreen = later('NewRunScreen');
 
 export default function NewRun() {
   const { formula, piece } = useLocalSearchParams<{ formula?: string; piece?: string }>();

@@ -1,3 +1,4 @@
+import { counted } from '../quantity';
 /** How long things keep. Usual guidance only: every line defers to local rules. */
 
 export type Part =
@@ -53,7 +54,7 @@ export function keepingOf(parts: readonly Part[], roomC: number): Keeping {
 
 /** The same in words, for a label. */
 export function keepingWords(keeping: Keeping): string {
-  const days = (n: number) => (n >= 30 ? `${Math.round(n / 30)} months` : `${n} ${n === 1 ? 'day' : 'days'}`);
+  const days = (n: number) => (n >= 30 ? counted(Math.round(n / 30), 'month') : counted(n, 'day'));
   const places = [
     keeping.roomDays === null ? '' : `cool room ${days(keeping.roomDays)}`,
     keeping.fridgeDays === null ? '' : `fridge ${days(keeping.fridgeDays)}`,

@@ -1,3 +1,4 @@
+import { counted } from '../quantity';
 import type { z } from 'zod';
 
 /** What is wrong with a document: which field, what is wrong, and what would be right. */
@@ -31,7 +32,7 @@ function mendOf(issue: Issue): string {
 }
 
 function boundWords(origin: string, which: 'at least' | 'at most', bound: number | bigint): string {
-  if (origin === 'string') return `Write ${which} ${bound} ${bound === 1 ? 'letter' : 'letters'}.`;
+  if (origin === 'string') return `Write ${which} ${counted(Number(bound), 'letter')}.`;
   if (origin === 'array' || origin === 'set') return `Give ${which} ${bound} of them.`;
   return `Write a number that is ${which} ${bound}.`;
 }

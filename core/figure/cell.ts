@@ -96,10 +96,17 @@ export const anyRef = <U extends Unit>(ref: Ref<U>): AnyRef => ref as unknown as
 /** Units in which a figure may lie below nought. */
 const SIGNED: ReadonlySet<Unit> = new Set(['K', '°C']);
 
-export function rangeOf(value: number, spread: number, unit: Unit) {
+/** The low end of a starting value's range: it does not cross nought where nothing can. */
+export function lowEnd(value: number, spread: number, unit: Unit): number {
   const low = value - spread;
-  return { value, low: low < 0 && value >= 0 && !SIGNED.has(unit) ? 0 : low, high: value + spread };
+  return low < 0 && value >= 0 && !SIGNED.has(unit) ? 0 : low;
 }
+
+export const rangeOf = (value: number, spread: number, unit: Unit) => ({
+  value,
+  low: lowEnd(value, spread, unit),
+  high: value + spread,
+});
 
 /** A measured value stands without a range, and passes none on. */
 export function measuredCell(cell: Cell, value: number): Cell {

@@ -50,8 +50,11 @@ export function times<A extends Some, B extends Some, C extends Some, E extends 
   c: C,
   e: E,
 ): Expr<Product<Product<Product<DimOf<A>, DimOf<B>>, DimOf<C>>, DimOf<E>>>;
-export function times(...factors: Some[]): Expr<Dimension> {
-  return expr(factors.map(term).reduce((a, b) => new Term(OP.times, a, b, null, '', null)));
+export function times(a: Some, b: Some, c?: Some, d?: Some): Expr<Dimension> {
+  let product = two(OP.times, a, b);
+  if (c !== undefined) product = two(OP.times, product, c);
+  if (d !== undefined) product = two(OP.times, product, d);
+  return expr(product);
 }
 
 export function over<A extends Some, B extends Some>(a: A, b: B): Expr<Quotient<DimOf<A>, DimOf<B>>> {
@@ -65,8 +68,14 @@ type Additive = Exclude<Dimension, '°C'>;
 export function plus(a: Plain, ...more: Plain[]): Expr<'1'>;
 export function plus(a: Expr<'°C'>, b: Expr<'K'>): Expr<'°C'>;
 export function plus<D extends Additive>(a: Expr<D>, ...more: Expr<NoInfer<D>>[]): Expr<D>;
-export function plus(...terms: Some[]): Expr<Dimension> {
-  return expr(terms.map(term).reduce((a, b) => new Term(OP.plus, a, b, null, '', null)));
+export function plus(first: Some, ...more: Some[]): Expr<Dimension> {
+  return expr(chain(OP.plus, first, more));
+}
+
+function chain(op: number, first: Some, more: readonly Some[]): Term {
+  let all = term(first);
+  for (let i = 0; i < more.length; i += 1) all = two(op, all, more[i] as Some);
+  return all;
 }
 
 /** The first less all others; two temperatures differ by kelvins. */
@@ -74,12 +83,12 @@ export function minus(a: Plain, ...less: Plain[]): Expr<'1'>;
 export function minus(a: Expr<'°C'>, b: Expr<'°C'>): Expr<'K'>;
 export function minus(a: Expr<'°C'>, b: Expr<'K'>): Expr<'°C'>;
 export function minus<D extends Additive>(a: Expr<D>, ...less: Expr<NoInfer<D>>[]): Expr<D>;
-export function minus(...terms: Some[]): Expr<Dimension> {
-  return expr(terms.map(term).reduce((a, b) => new Term(OP.minus, a, b, null, '', null)));
+export function minus(first: Some, ...less: Some[]): Expr<Dimension> {
+  return expr(chain(OP.minus, first, less));
 }
 
 /** What is left of a whole once a share is taken off it. */
-export const without = (share: Expr<'1'>): Expr<'1'> => minus(1, share);
+export const without = (share: Expr<'1'>): Expr<'1'> => expr(two(OP.minus, 1, share));
 
 export const PI: Expr<'1'> = expr(leaf(OP.pi, Math.PI));
 
@@ -127,7 +136,7 @@ export interface Says {
   readonly said: readonly Expr<Dimension>[];
 }
 export function says(strings: TemplateStringsArray, ...said: Expr<Dimension>[]): Says {
-  return { strings: [...strings], said };
+  return { strings, said };
 }
 /** One such text after another. */
 export function saysAll(...parts: readonly Says[]): Says {

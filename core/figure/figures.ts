@@ -20,6 +20,7 @@ import {
   figureOf,
   finite,
   measuredCell,
+  lowEnd,
   rangeOf,
   refOf,
   stand,
@@ -75,6 +76,22 @@ export interface Move {
   readonly key: string;
   readonly down: number;
   readonly up: number;
+}
+
+/** A root that moves figures of its own ledger only. Its key is written when somebody asks: most never do. */
+class OwnRoot implements Root {
+  constructor(
+    readonly id: string,
+    private readonly words: Words,
+    private readonly owner: string,
+  ) {}
+
+  get key(): string {
+    return `${this.id}@${this.owner}`;
+  }
+  get label(): string {
+    return this.words.label;
+  }
 }
 
 /** What a line's figures, or what lines share, stand in: shared by all that write to it under their own prefix. */
@@ -155,17 +172,18 @@ export class Figures {
     }
     cell.at = cell.value =
       ledger.sampling && spread > 0 ? ledger.sampling.root(this.keyOf(spec, id), value, spread) : value;
-    const range = rangeOf(value, spread, unit);
-    cell.low = range.low;
-    cell.high = range.high;
+    cell.low = lowEnd(value, spread, unit);
+    cell.high = value + spread;
     cell.bases = 1 << BASES.indexOf(basis);
     if (spread !== 0) {
       cell.own = cell.start = ledger.moves.length;
-      ledger.moves.push(
-        this.rootNumber({ key: this.keyOf(spec, id), id, label: words.label }),
-        -spread,
-        spread,
-      );
+      const { key } = spec;
+      // A root of this owner alone is met once, here: its key is never looked up.
+      const number =
+        key === undefined
+          ? ledger.roots.push(new OwnRoot(id, words, ledger.owner)) - 1
+          : this.rootNumber({ key, id, label: words.label });
+      ledger.moves.push(number, -spread, spread);
       cell.end = ledger.moves.length;
     }
     return this.put(cell, spec);

@@ -28,6 +28,9 @@ export interface WeighedLine {
   readonly line: ReadLine;
   /** Place in the formula, from 0. */
   readonly index: number;
+  /** What its figures are called in every plan: the mass, and the mass as written. */
+  readonly id: string;
+  readonly writtenId: string;
   /** As the person wrote it, and how it was read. */
   readonly written: string;
   readonly sentence: string;
@@ -47,7 +50,8 @@ function weighedOf(lines: readonly ReadLine[]): Weighed {
   const items = lines.flatMap((line, index): WeighedLine[] => {
     const written = line.raw.trim();
     const sentence = line.reading ? `"${written}" read as ${line.reading}.` : `"${written}".`;
-    return line.status === 'read' ? [{ line, index, written, sentence }] : [];
+    const id = `ingredient.${index + 1}`;
+    return line.status === 'read' ? [{ line, index, id, writtenId: `${id}.written`, written, sentence }] : [];
   });
   const read = items.map(({ line }) => line);
   return {

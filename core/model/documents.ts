@@ -97,7 +97,6 @@ export const eventSchema = z.looseObject({
   kind: z.string().max(60),
   words: z.string().max(1000),
 });
-export type RunEvent = z.infer<typeof eventSchema>;
 
 export const runSchema = z.looseObject({
   kind: z.literal('run'),

@@ -50,7 +50,6 @@ export const TOP_STYLE_KINDS = [
 export type TopStyle = (typeof TOP_STYLE_KINDS)[number];
 
 export const COVER_KINDS = ['fine coconut', 'sprinkles', 'chopped nuts', 'crumbs', 'thin glaze'] as const;
-export type CoverKind = (typeof COVER_KINDS)[number];
 
 export const COLOUR_DEPTHS = ['pastel', 'mid', 'deep'] as const;
 export type ColourDepth = (typeof COLOUR_DEPTHS)[number];

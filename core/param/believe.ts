@@ -4,17 +4,22 @@ import { KITCHEN, type Param, type Scope } from './param';
 
 /** What a kitchen knows, to be asked by parameter and scope. */
 export class Beliefs {
-  private readonly known = new Map<string, Belief>();
+  /** By parameter, then by what it belongs to: of most parameters nothing is known. */
+  private readonly known = new Map<string, Map<string, Belief>>();
 
   constructor(kept: readonly Belief[]) {
-    for (const belief of kept) this.known.set(`${belief.param}@${belief.of}`, belief);
+    for (const belief of kept) {
+      const of = this.known.get(belief.param) ?? new Map<string, Belief>();
+      this.known.set(belief.param, of.set(belief.of, belief));
+    }
   }
 
   /** The most specific thing known of a parameter; null where it is still the starting value. */
   find(param: string, scopes: readonly Scope[]): Belief | null {
-    if (this.known.size === 0) return null;
+    const known = this.known.get(param);
+    if (!known) return null;
     for (const scope of scopes) {
-      const found = this.known.get(`${param}@${scope}`);
+      const found = known.get(scope);
       if (found) return found;
     }
     return null;

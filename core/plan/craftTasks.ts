@@ -119,11 +119,17 @@ export const cutHandsS = (worked: boolean, coated: boolean): number =>
 
 /** From the bowl to the coat. */
 export function cutTasks(f: PlanFigures, day: CutDay): Said[] {
-  const { method, bake, made, worked, coat } = day;
-  const hands = (figureId: string, label: string, seconds: number) =>
+  const hands: Hands = (figureId, label, seconds) =>
     f.given(figureId, TIMES.household(label), 's', seconds, 'typical');
+  return [...sheetTasks(hands, day), ...pieceTasks(hands, day)];
+}
+
+type Hands = (figureId: string, label: string, seconds: number) => Ref<'s'>;
+
+/** Mixed, baked and cooled. */
+function sheetTasks(hands: Hands, { method, bake, oven, sheet, sheets }: CutDay): Said[] {
   const batch = { batchId: 'batter' };
-  const tasks: Said[] = [
+  return [
     {
       id: 'mix',
       kind: 'hands',
@@ -138,7 +144,7 @@ export function cutTasks(f: PlanFigures, day: CutDay): Said[] {
       what: { does: 'bake', firstLookMin: wholeMinutes(bake.firstLook) },
       takes: bake.time,
       times: bake.loads.value,
-      holds: sheetHolds(day.oven, day.sheet, bake, day.sheets),
+      holds: sheetHolds(oven, sheet, bake, sheets),
       done: 'doneness',
       ...batch,
     },
@@ -150,6 +156,12 @@ export function cutTasks(f: PlanFigures, day: CutDay): Said[] {
       done: 'cool',
       ...batch,
     },
+  ];
+}
+
+/** Cut, filled and frosted, dipped. */
+function pieceTasks(hands: Hands, { made, worked, coat }: CutDay): Said[] {
+  const tasks: Said[] = [
     {
       id: 'cut',
       kind: 'hands',

@@ -252,30 +252,6 @@ export interface LotPlan {
 }
 
 /** One band of the chain of grams: what it holds, what is lost on the way to the next, what stays over. */
-export type BandId =
-  | 'mixed'
-  | 'bowl'
-  | 'over'
-  | 'wells'
-  | 'steam'
-  | 'cakes'
-  | 'pieces cut'
-  | 'trimmings'
-  | 'filling'
-  | 'frosting'
-  | 'coat'
-  | 'coat on'
-  | 'finished'
-  | 'crumb'
-  | 'own frosting'
-  | 'binder'
-  | 'dough'
-  | 'hands'
-  | 'portions'
-  | 'dough over'
-  | 'shell'
-  | 'mugs';
-
 export interface Stratum {
   readonly id: string;
   readonly label: string;

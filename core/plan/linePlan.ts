@@ -146,7 +146,8 @@ export type Drawing =
 /** What a family makes of a line. What is only told when somebody asks comes as a function. */
 export interface Planned {
   readonly formula: FormulaDoc | null;
-  readonly parts: Parts;
+  readonly count: CountPart;
+  readonly parts: () => Parts;
   readonly batches: readonly Batch[];
   readonly pots: readonly Pot[];
   /** Pieces of each load of an oven or a microwave, or of each round of a mould. */
@@ -154,7 +155,7 @@ export interface Planned {
   readonly lots: readonly FinishedLot[];
   readonly contents: Contents;
   readonly ownCoat: OwnCoat | null;
-  readonly tasks: readonly Task[];
+  readonly tasks: () => readonly Task[];
   readonly needs: () => readonly Need[];
   readonly materials: () => readonly Material[];
   readonly preparations: () => readonly Preparation[];
@@ -182,10 +183,8 @@ export class LinePlan implements Explained {
   readonly planned = true as const;
   readonly family: Family;
   readonly formula: FormulaDoc | null;
-  readonly parts: Parts;
   readonly batches: readonly Batch[];
   readonly pots: readonly Pot[];
-  readonly tasks: readonly Task[];
   readonly limits: readonly Limit[];
   readonly loads: { readonly sizes: readonly number[] };
   readonly lots: readonly LotPlan[];
@@ -194,6 +193,8 @@ export class LinePlan implements Explained {
   readonly asOfMin: number | null;
   private keptFacts: Facts | null = null;
   private keptRemainder: Remainder | null = null;
+  private keptTasks: readonly Task[] | null = null;
+  private keptParts: Parts | null = null;
 
   constructor(
     readonly ledger: PlanFigures,
@@ -203,11 +204,9 @@ export class LinePlan implements Explained {
   ) {
     this.family = line.family;
     this.formula = told.formula;
-    this.parts = told.parts;
     this.batches = told.batches;
     this.pots = told.pots;
-    this.tasks = told.tasks;
-    this.limits = told.parts.count.limits;
+    this.limits = told.count.limits;
     this.loads = { sizes: told.sizes };
     this.lots = told.lots.map((lot) => new ToldLot(lot, run, told));
     this.readyMin = run.readyMin;
@@ -236,6 +235,12 @@ export class LinePlan implements Explained {
   }
   get cold(): ColdNeed | null {
     return this.told.cold();
+  }
+  get parts(): Parts {
+    return (this.keptParts ??= this.told.parts());
+  }
+  get tasks(): readonly Task[] {
+    return (this.keptTasks ??= this.told.tasks());
   }
   get remainder(): Remainder {
     return (this.keptRemainder ??= this.told.remainder());

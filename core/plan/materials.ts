@@ -1,4 +1,4 @@
-import type { BinderChoice, Lot } from '../model/documents';
+import type { BinderChoice, CupcakeLine, Lot } from '../model/documents';
 import type { Liner } from '../model/lines';
 import type { Ref } from '../figure';
 import type { Material, Need, Pot, Preparation, Batch } from './emitted';
@@ -121,3 +121,7 @@ export const crumbPreparations = (bakes: readonly CrumbBake[]): Preparation[] =>
 /** Names of toppings: what cautions and keeping go by. */
 export const toppingWords = (lots: readonly Lot[]): string[] =>
   lots.flatMap((lot) => lot.toppings.map(({ what }) => what));
+
+/** Cream whips in what is cold. */
+export const coldBowl = (frosting: CupcakeLine['frosting']): Preparation[] =>
+  frosting?.kind === 'whipped cream' ? [{ do: 'cold bowl for cream' }] : [];

@@ -2,7 +2,7 @@ import type { Ref } from '../figure';
 import type { OvenDoc, TinDoc } from '../model/documents';
 import { METHODS, type MethodDef } from '../process/batter.table';
 import { HANDS } from '../process/oven.table';
-import type { Hold, Task } from './emitted';
+import type { Task } from './emitted';
 import type { PlanFigures } from './figures';
 import type { BakePart } from './stations/bake';
 import type { CoolPart } from './stations/cool';
@@ -44,25 +44,25 @@ export interface WellDay {
 }
 
 /** From butter out to the last load cooled: one oven load after another. */
-export function wellTasks({ times, method, loads, bake, cool, tin, oven }: WellDay): Task[] {
-  const { sizes } = loads;
-  if (sizes.length === 0) return [];
+export function wellTasks(day: WellDay): Task[] {
+  return day.loads.sizes.length === 0
+    ? []
+    : [...readyTasks(day), ...batterTasks(day), ...loadTasks(day), coolTask(day)];
+}
+
+const BATTER = 'batter';
+
+/** What is ready before anything is mixed: butter and eggs out, all weighed, the oven on. */
+function readyTasks({ times, bake, oven }: WellDay): Task[] {
   const settingC = bake.oven.setting.value;
-  const batch = 'batter';
-  const inOven = (pieces: number): Hold[] => {
-    const tins = Math.ceil(pieces / tin.wells);
-    return [
-      { of: { kind: 'oven', id: oven.id, settingC }, n: tins },
-      { of: { kind: 'tin', id: tin.id }, n: tins },
-    ];
-  };
-  const turnaroundS = bake.turnaround.value;
-  // Batter that has been mixed waits for no more than it may.
-  const waitsS = method.waitMin * MIN_S;
+  const butter = task({
+    id: 'butter-out',
+    kind: 'ahead',
+    what: { does: 'butter out' },
+    takes: times.butterOut,
+  });
   return [
-    ...(times.butterOut.value > 0
-      ? [task({ id: 'butter-out', kind: 'ahead', what: { does: 'butter out' }, takes: times.butterOut })]
-      : []),
+    ...(times.butterOut.value > 0 ? [butter] : []),
     task({ id: 'eggs-out', kind: 'ahead', what: { does: 'eggs out' }, takes: times.eggsOut }),
     task({
       id: 'weigh-out',
@@ -70,7 +70,7 @@ export function wellTasks({ times, method, loads, bake, cool, tin, oven }: WellD
       what: { does: 'weigh out and line' },
       takes: times.weighOut,
       holds: [HAND],
-      batchId: batch,
+      batchId: BATTER,
     }),
     task({
       id: 'oven-on',
@@ -79,13 +79,23 @@ export function wellTasks({ times, method, loads, bake, cool, tin, oven }: WellD
       takes: times.ovenWarms,
       holds: [{ of: { kind: 'oven', id: oven.id, settingC }, n: 0 }],
     }),
+  ];
+}
+
+/** Batter that has been mixed waits for no more than it may, s. */
+const waitsS = ({ method }: WellDay): number => method.waitMin * MIN_S;
+
+function batterTasks(day: WellDay): Task[] {
+  const { times, method, loads, tin } = day;
+  const first = loads.sizes[0] ?? 0;
+  return [
     task({
       id: 'mix',
       kind: 'hands',
       what: { does: 'mix', meaning: method.meaning },
       takes: times.mix,
       holds: [HAND, BOWL],
-      batchId: batch,
+      batchId: BATTER,
       after: [
         ...(times.butterOut.value > 0 ? [after('butter-out')] : []),
         after('eggs-out'),
@@ -97,38 +107,55 @@ export function wellTasks({ times, method, loads, bake, cool, tin, oven }: WellD
       kind: 'hands',
       what: { does: 'fill wells' },
       takes: times.fillWell,
-      times: sizes[0] ?? 0,
-      holds: [HAND, { of: { kind: 'tin', id: tin.id }, n: Math.ceil((sizes[0] ?? 0) / tin.wells) }],
-      batchId: batch,
+      times: first,
+      holds: [HAND, { of: { kind: 'tin', id: tin.id }, n: Math.ceil(first / tin.wells) }],
+      batchId: BATTER,
       load: 1,
-      pieces: sizes[0] ?? 0,
-      after: [after('mix', 0, waitsS)],
-    }),
-    ...sizes.map((pieces, k) =>
-      task({
-        id: `load-${k + 1}`,
-        kind: 'oven',
-        what: { does: 'bake load', loads: sizes.length, firstLookMin: wholeMinutes(bake.firstLook) },
-        takes: bake.time,
-        holds: inOven(pieces),
-        batchId: batch,
-        load: k + 1,
-        pieces,
-        done: 'doneness',
-        after: k === 0 ? [after('fill', 0, waitsS), after('oven-on')] : [after(`load-${k}`, turnaroundS)],
-      }),
-    ),
-    task({
-      id: 'cool',
-      kind: 'wait',
-      what: { does: 'cool load', loads: sizes.length },
-      takes: cool.time,
-      batchId: batch,
-      load: sizes.length,
-      done: 'cool',
-      after: [after(`load-${sizes.length}`)],
+      pieces: first,
+      after: [after('mix', 0, waitsS(day))],
     }),
   ];
+}
+
+function loadTasks(day: WellDay): Task[] {
+  const { loads, bake, oven, tin } = day;
+  const { sizes } = loads;
+  const settingC = bake.oven.setting.value;
+  return sizes.map((pieces, k) => {
+    const tins = Math.ceil(pieces / tin.wells);
+    return task({
+      id: `load-${k + 1}`,
+      kind: 'oven',
+      what: { does: 'bake load', loads: sizes.length, firstLookMin: wholeMinutes(bake.firstLook) },
+      takes: bake.time,
+      holds: [
+        { of: { kind: 'oven', id: oven.id, settingC }, n: tins },
+        { of: { kind: 'tin', id: tin.id }, n: tins },
+      ],
+      batchId: BATTER,
+      load: k + 1,
+      pieces,
+      done: 'doneness',
+      after:
+        k === 0
+          ? [after('fill', 0, waitsS(day)), after('oven-on')]
+          : [after(`load-${k}`, bake.turnaround.value)],
+    });
+  });
+}
+
+function coolTask({ loads, cool }: WellDay): Task {
+  const last = loads.sizes.length;
+  return task({
+    id: 'cool',
+    kind: 'wait',
+    what: { does: 'cool load', loads: last },
+    takes: cool.time,
+    batchId: BATTER,
+    load: last,
+    done: 'cool',
+    after: [after(`load-${last}`)],
+  });
 }
 
 /** Every bake for its crumb, from the bowl until it can be crumbled. */

@@ -5,12 +5,9 @@ export const TIN_FACTOR = { 'light metal': 1, 'dark metal': 0.95, silicone: 1.1 
 
 /**
  * Liners, as a factor on baking time against one paper liner, which the typical times are for. Basis: typical; the model
- * gives much the same for the resistances beside them, which a test checks.
+ * gives much the same for the resistances of such walls, which a test checks.
  */
 export const LINER_FACTOR = { none: 0.97, paper: 1, 'double paper': 1.05, foil: 0.98 } as const;
-
-/** Thermal resistance over that of a lined light metal tin, m²K/W: thickness over conductivity, with the air caught. */
-export const WALL_RESISTANCE = { silicone: 0.007, 'double paper': 0.0035, none: -0.0018 } as const;
 
 /** With the fan on, people set the dial this much lower, °C. Basis: typical; the usual kitchen rule. */
 export const FAN_C = 20;

@@ -1,3 +1,4 @@
+import { plural } from './plural';
 import type { Unit } from '../figure';
 
 /** How one person wants to read figures. */
@@ -81,11 +82,11 @@ export function show(value: number, unit: Unit, style: NumberStyle = PLAIN_STYLE
     case 'pieces':
       return { number: n(value, 0), unit: '' };
     case 'loads':
-      return { number: n(value, 0), unit: Math.round(value) === 1 ? 'load' : 'loads' };
+      return { number: n(value, 0), unit: plural('load', Math.round(value)) };
     case 'eggs':
       return {
         number: n(value, Number.isInteger(value) ? 0 : 1),
-        unit: Math.abs(value) === 1 ? 'egg' : 'eggs',
+        unit: plural('egg', Math.abs(value)),
       };
   }
 }

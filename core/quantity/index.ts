@@ -19,5 +19,6 @@ export type { Allergen, Ingredient, Role } from './ingredients.table';
 export { readLine } from './line';
 export type { Fault, LineStatus, OwnMeasures, ReadLine, WholeThing } from './line';
 export { readNumberField } from './number';
+export { counted, plural } from './plural';
 export { TABLE_CUP_ML, TABLE_TSP_ML } from './units.table';
 export type { Measures } from './units.table';

@@ -1,8 +1,8 @@
+import { counted, plural } from '../quantity';
 import type { MaterialIs, Preparation } from '../plan';
 import type { ColdRoom } from './coldRoom';
 
 const capital = (text: string): string => `${text[0]?.toUpperCase() ?? ''}${text.slice(1)}`;
-const many = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;
 
 export const GATHER_TITLES = {
   'set out': 'Set out',
@@ -74,7 +74,7 @@ export function preparationWords(preparation: Preparation): string {
     case 'grease well':
       return `Grease ${preparation.tin} well, into every curve.`;
     case 'line sheets':
-      return `Line ${preparation.sheets === 1 ? 'the sheet' : 'the sheets'} with paper.`;
+      return `Line the ${plural('sheet', preparation.sheets)} with paper.`;
     case 'cold bowl for cream':
       return 'Bowl and whisk cold for the cream.';
   }
@@ -83,8 +83,8 @@ export function preparationWords(preparation: Preparation): string {
 /** "Room in the fridge for 2 trays of {300 mm} by {200 mm}, 24 on each." */
 export function coldWords({ where, what, needed, each, tray, measured }: ColdRoom): string {
   return what === 'mould'
-    ? `Room in the ${where} for ${many(needed, 'mould')}, level.`
-    : `Room in the ${where} for ${many(needed, 'tray')} of ${measured ? '' : 'about '}{${tray.lengthMm} mm} by {${tray.widthMm} mm}, ${each} on each.`;
+    ? `Room in the ${where} for ${counted(needed, 'mould')}, level.`
+    : `Room in the ${where} for ${counted(needed, 'tray')} of ${measured ? '' : 'about '}{${tray.lengthMm} mm} by {${tray.widthMm} mm}, ${each} on each.`;
 }
 
 /** What could be done so that less has to go into the cold at once. */
@@ -93,23 +93,23 @@ const otherwise = ({ what }: ColdRoom): string =>
 
 export const COLD_FAULTS = {
   noRoom: (cold: ColdRoom) => ({
-    fault: `${many(cold.needed, cold.what)} must go into the ${cold.where}, and the kitchen has no room in it.`,
+    fault: `${counted(cold.needed, cold.what)} must go into the ${cold.where}, and the kitchen has no room in it.`,
     mend: `Make room, and count it under Kitchen, In stock; or ${otherwise(cold)}.`,
   }),
   inGoes: (cold: ColdRoom, room: number) => {
     const first = Math.min(cold.pieces, room * cold.each);
     return {
-      fault: `${many(cold.needed, cold.what)} for the ${cold.where} at once, and it takes ${room}: ${cold.goes} goes.`,
+      fault: `${counted(cold.needed, cold.what)} for the ${cold.where} at once, and it takes ${room}: ${cold.goes} goes.`,
       mend:
         cold.what === 'mould'
-          ? `Fill ${many(room, 'mould')} a round, ${first} pieces, and the next when they are out.`
+          ? `Fill ${counted(room, 'mould')} a round, ${first} pieces, and the next when they are out.`
           : `Chill ${first} first and the rest while these are dipped; or ${otherwise(cold)}.`,
     };
   },
   together: (where: ColdRoom['where'], trays: number, moulds: number, room: number) => {
     const what = [
-      ...(trays > 0 ? [many(trays, 'tray')] : []),
-      ...(moulds > 0 ? [many(moulds, 'mould')] : []),
+      ...(trays > 0 ? [counted(trays, 'tray')] : []),
+      ...(moulds > 0 ? [counted(moulds, 'mould')] : []),
     ];
     return {
       fault: `Together the lines put ${what.join(' and ')} into the ${where}, and it takes ${room}.`,

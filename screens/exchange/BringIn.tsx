@@ -3,10 +3,9 @@ import { useScreen } from '../../state/store';
 import { Sheet } from '../../ui/sheet';
 import { Small } from '../../ui/text';
 import { later } from '../later';
-import { loadBringForm } from './loadBringForm';
 import { textOf } from './textOf';
 
-const BringForm = later(loadBringForm, 'BringForm');
+const BringForm = later('BringForm');
 
 /** Brings in a run, a formula, a kitchen: dropped anywhere on the page, pasted, or picked. */
 export function BringIn() {

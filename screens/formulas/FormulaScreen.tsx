@@ -1,3 +1,4 @@
+import { counted } from '../../core/quantity';
 import { useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -131,7 +132,7 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
       <QuietAction
         title={
           users.length > 0
-            ? `Take it out (${users.length} open ${users.length === 1 ? 'run uses' : 'runs use'} it)`
+            ? `Take it out (${counted(users.length, 'open run')} ${users.length === 1 ? 'uses' : 'use'} it)`
             : 'Take it out'
         }
         icon="bin"

@@ -1,3 +1,4 @@
+import { counted } from '../../core/quantity';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -47,7 +48,7 @@ export function Pieces() {
               <Small>
                 {[
                   `${pieceWords({ ...piece.line, count: 2 })}${formula ? ` of ${formula.name}` : ''}`,
-                  ...(lots > 0 ? [`${lots} ${lots === 1 ? 'lot' : 'lots'}`] : []),
+                  ...(lots > 0 ? [`${counted(lots, 'lot')}`] : []),
                 ].join(', ')}
               </Small>
             </View>

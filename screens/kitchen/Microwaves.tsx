@@ -2,7 +2,14 @@ import type { MicrowaveDoc } from '../../core/model/documents';
 import { useState } from 'react';
 import { mugOuterMm, mugWidthMm, mugsOnPlate, plateFromAbove } from '../../core/piece';
 import { waterTestW } from '../../core/process/microwave';
-import { fromShown, readNumberField, showText, typedUnit, type NumberStyle } from '../../core/quantity';
+import {
+  fromShown,
+  readNumberField,
+  showText,
+  typedUnit,
+  type NumberStyle,
+  counted,
+} from '../../core/quantity';
 import { newId } from '../../state/ids';
 import { useNumberStyle } from '../../state/store';
 import { MainAction, QuietAction } from '../../ui/actions';
@@ -120,7 +127,7 @@ const USUAL_PLATE_MM = 270;
 /** How many of the kitchen's mugs the plate takes, against how many it is said to. */
 function plateWords(microwave: MicrowaveDoc, mugMl: number, style: NumberStyle): string {
   const fit = mugsOnPlate(microwave.plateMm ?? USUAL_PLATE_MM, mugOuterMm(mugWidthMm(mugMl)));
-  const words = `${fit} ${fit === 1 ? 'mug' : 'mugs'} of ${showText(mugMl, 'ml', style)} ${fit === 1 ? 'stands' : 'stand'} on it in a ring.`;
+  const words = `${counted(fit, 'mug')} of ${showText(mugMl, 'ml', style)} ${fit === 1 ? 'stands' : 'stand'} on it in a ring.`;
   if (microwave.plateMm === undefined) return `Drawn with a usual plate; measure yours. ${words}`;
   return fit < microwave.mugsAtOnce ? `${words} That is fewer than it is said to take.` : words;
 }

@@ -2,7 +2,7 @@ import { useDeferredValue } from 'react';
 import { View } from 'react-native';
 import { ovenSchema, type OvenDoc, type TinDoc } from '../../core/model/documents';
 import { rackFromAbove, tinLayout, tinsOnRack } from '../../core/piece';
-import { fromShown, showText, toShown, typedUnit } from '../../core/quantity';
+import { fromShown, showText, toShown, typedUnit, counted, plural } from '../../core/quantity';
 import { newId } from '../../state/ids';
 import { useNumberStyle } from '../../state/store';
 import { QuietAction } from '../../ui/actions';
@@ -137,10 +137,10 @@ function OvenCard({
           ask={{ title: 'Racks in use', value: oven.racks, unit: '', min: 1, max: 12, whole: true }}
           onSave={(racks) => onChange({ ...oven, racks })}
         />
-        <Words>{oven.racks === 1 ? 'rack of' : 'racks of'}</Words>
+        <Words>{`${plural('rack', oven.racks)} of`}</Words>
         <NumberValue
           label="Tins on a rack"
-          text={`${oven.tinsPerRack} ${oven.tinsPerRack === 1 ? 'tin' : 'tins'}`}
+          text={`${counted(oven.tinsPerRack, 'tin')}`}
           ask={{ title: 'Tins on a rack', value: oven.tinsPerRack, unit: '', min: 1, max: 8, whole: true }}
           onSave={(tinsPerRack) => onChange({ ...oven, tinsPerRack })}
           after=","

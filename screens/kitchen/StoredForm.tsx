@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Controller, useForm, type Resolver } from 'react-hook-form';
 import type { StoredDoc } from '../../core/model/documents';
 import { storedSchema } from '../../core/model/kitchenDoc';
 import { readWith } from '../../core/exchange/readWith';
@@ -7,6 +8,13 @@ import { useNumberStyle } from '../../state/store';
 import { useTypedMass } from '../../state/typedMass';
 import { Chip, Chips, MainAction } from '../../ui/actions';
 import { NumberField } from '../../ui/numberField';
+
+interface Texts {
+  readonly name: string;
+  readonly left: string;
+  readonly packet: string;
+  readonly price: string;
+}
 
 /** What is in the cupboard of something, and how it is bought. Empty fields say nothing. */
 export function StoredForm({
@@ -26,17 +34,10 @@ export function StoredForm({
   const plain = (n: number | null) =>
     n === null ? '' : formatNumber(n, Number.isInteger(n) ? 0 : 2, decimal).replace(/\u202f/g, '');
   const amount = stored.by === 'g' ? mass.write : plain;
-  const [texts, setTexts] = useState({
-    name: stored.name,
-    left: named && stored.left === 0 ? '' : amount(stored.left),
-    packet: amount(stored.packet),
-    price: plain(stored.price),
-  });
-  const [fault, setFault] = useState<{ readonly field: string; readonly words: string } | null>(null);
   const number = (text: string) => (text.trim() === '' ? null : (readNumberField(text) ?? NaN));
   const read = (text: string, was: number | null) =>
     weighed ? mass.read(text, stored.by === 'g' ? was : null) : number(text);
-  const save = () => {
+  const resolver: Resolver<Texts, unknown, StoredDoc> = (texts) => {
     const checked = readWith<StoredDoc>(storedSchema, {
       ...stored,
       by,
@@ -45,27 +46,37 @@ export function StoredForm({
       packet: read(texts.packet, stored.packet),
       price: number(texts.price),
     });
-    if (checked.ok) {
-      onSave(checked.value);
-      return;
-    }
-    const [first] = checked.faults;
-    const odd = /expected number|NaN/i.test(first?.fault ?? '');
-    setFault({
-      field: first?.field ?? '',
-      words: odd ? 'That is not a number. Write it like 250 or 1.5.' : (first?.fault ?? ''),
+    if (checked.ok) return { values: checked.value, errors: {} };
+    const errors = checked.faults.map(({ field, fault }) => {
+      const odd = /expected number|NaN/i.test(fault);
+      const message = odd ? 'That is not a number. Write it like 250 or 1.5.' : fault;
+      return [field, { type: 'value', message }] as const;
     });
+    return { values: {}, errors: Object.fromEntries(errors) };
   };
-  const field = (key: keyof typeof texts, label: string, mode?: 'text') => (
-    <NumberField
-      label={label}
-      mode={mode}
-      text={texts[key]}
-      onText={(text) => {
-        setTexts({ ...texts, [key]: text });
-        setFault(null);
-      }}
-      fault={fault?.field === key ? fault.words : null}
+  const { control, handleSubmit } = useForm<Texts, unknown, StoredDoc>({
+    resolver,
+    reValidateMode: 'onSubmit',
+    defaultValues: {
+      name: stored.name,
+      left: named && stored.left === 0 ? '' : amount(stored.left),
+      packet: amount(stored.packet),
+      price: plain(stored.price),
+    },
+  });
+  const field = (name: keyof Texts, label: string, mode?: 'text') => (
+    <Controller
+      name={name}
+      control={control}
+      render={({ field: { value, onChange }, fieldState: { error } }) => (
+        <NumberField
+          label={label}
+          mode={mode}
+          text={value}
+          onText={onChange}
+          fault={error?.message ?? null}
+        />
+      )}
     />
   );
   const unit = weighed ? mass.unit : 'pieces';
@@ -83,7 +94,7 @@ export function StoredForm({
       {field('left', `${named ? 'In the cupboard' : 'Left'}, ${unit}`)}
       {field('packet', `A packet holds, ${unit}`)}
       {field('price', 'A packet costs')}
-      <MainAction title="Keep it" onPress={save} />
+      <MainAction title="Keep it" onPress={() => void handleSubmit(onSave)()} />
     </>
   );
 }

@@ -2,7 +2,7 @@ import { Fragment, useDeferredValue } from 'react';
 import { View } from 'react-native';
 import { tinSchema, type TinDoc } from '../../core/model/documents';
 import { SIDE_FIELDS, WELL_SHAPES, cupcakeCut, sidesOf, wellMlOf, wellShapeOf } from '../../core/piece';
-import { showText } from '../../core/quantity';
+import { showText, counted } from '../../core/quantity';
 import { newId } from '../../state/ids';
 import { useNumberStyle } from '../../state/store';
 import { Card } from '../../ui/card';
@@ -79,7 +79,7 @@ function TinCard({ tin, onChange, onRemove }: TinProps) {
         <Words>of</Words>
         <NumberValue
           label="Wells"
-          text={`${tin.wells} ${tin.wells === 1 ? 'well' : 'wells'}`}
+          text={`${counted(tin.wells, 'well')}`}
           ask={{ title: 'Wells in the tin', value: tin.wells, unit: '', min: 1, max: 96, whole: true }}
           onSave={(wells) => onChange({ ...tin, wells })}
           after=","

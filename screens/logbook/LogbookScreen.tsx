@@ -1,10 +1,10 @@
-import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { observedFactor } from '../../core/bench';
 import type { RunDoc } from '../../core/model/documents';
 import { formatDuration, join } from '../../core/quantity';
 import { runsIn } from '../../state/documents';
 import { useDocuments } from '../../state/store';
+import { momentText } from '../../state/time';
 import { Card } from '../../ui/card';
 import { Screen } from '../../ui/screen';
 import { Body, Small, Strong } from '../../ui/text';
@@ -44,7 +44,7 @@ function Record({ run }: { readonly run: RunDoc }) {
   const wanted = run.lines.reduce((sum, item) => sum + item.count, 0);
   return (
     <Card title={run.name}>
-      <Small>{`${format(closed.at, 'EEEE d MMMM yyyy, HH:mm')}. ${words(run)}.`}</Small>
+      <Small>{`${momentText(closed.at)}. ${words(run)}.`}</Small>
       <Compare name="Pieces" planned={String(wanted)} happened={String(closed.made)} />
       <Compare name="Ended" planned="" happened={FINISH_WORDS[closed.finish]} />
       {run.clocks.map((clock) => {

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { startClock } from '../../core/bench';
 import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan } from '../../core/plan';
-import { inStyle, showText, type NumberStyle } from '../../core/quantity';
+import { inStyle, showText, type NumberStyle, counted } from '../../core/quantity';
 import { newId } from '../../state/ids';
 import type { OpenRun } from '../../state/plans';
 import { changeRunOf, useNumberStyle, useScreen } from '../../state/store';
@@ -153,7 +153,7 @@ function loadWords({ parts }: LinePlan, pieces: number, style: NumberStyle): str
   const { clocked } = parts;
   if (!clocked) return String(pieces);
   const n = clocked.inLoad ?? pieces;
-  return `${n} ${n === 1 ? clocked.of : `${clocked.of}s`} of ${showText(clocked.each.value, 'g', style)}`;
+  return `${counted(n, clocked.of)} of ${showText(clocked.each.value, 'g', style)}`;
 }
 
 /** A line with nothing in an oven: its hours stand in the day. */

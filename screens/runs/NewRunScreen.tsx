@@ -1,6 +1,3 @@
-import { addDays } from 'date-fns/addDays';
-import { nextSaturday } from 'date-fns/nextSaturday';
-import { startOfDay } from 'date-fns/startOfDay';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { MAX_PIECES, type Family, type FormulaDoc, type RunDoc } from '../../core/model/documents';
@@ -11,7 +8,7 @@ import { useNow } from '../../state/clock';
 import { formulasIn, piecesIn } from '../../state/documents';
 import { newId } from '../../state/ids';
 import { changeRun, useDocuments, useKitchen } from '../../state/store';
-import { dayText, localNow, whenText } from '../../state/time';
+import { dayText, localAt, localNow, toSaturday, whenText } from '../../state/time';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { FieldFault } from '../../ui/fieldFault';
@@ -29,13 +26,12 @@ const HOUR = 3_600_000;
 
 /** Hours people bake for: later today, tomorrow morning and afternoon, Saturday at four. */
 export function readyChoices(now: number): { local: string; title: string; detail: string }[] {
-  const at = (day: Date, hour: number) => localNow(startOfDay(day).getTime() + hour * HOUR);
   const soon = Math.ceil((now + 4 * HOUR) / (HOUR / 2)) * (HOUR / 2);
   const locals = [
     localNow(soon),
-    at(addDays(now, 1), 10),
-    at(addDays(now, 1), 15),
-    at(nextSaturday(now), 16),
+    localAt(now, 1, 10),
+    localAt(now, 1, 15),
+    localAt(now, toSaturday(now), 16),
   ];
   return [...new Set(locals)].map((local) => {
     const text = whenText(local, now);

@@ -205,7 +205,7 @@ describe('gathering all lines', () => {
     expect(words(screen.getByRole('dialog'))).toMatch(/300 g ×/);
   });
 
-  it('takes prices and packets where they are asked for', () => {
+  it('takes prices and packets where they are asked for', async () => {
     open(<GatherScreen id={TABLE} />);
     tap('radio', 'Shopping');
     fireEvent.click(screen.getByTestId('buy-butter'));
@@ -213,12 +213,12 @@ describe('gathering all lines', () => {
       fireEvent.change(dialog().getByLabelText(label), { target: { value: text } });
     type('A packet holds, g', 'a lot');
     fireEvent.click(dialog().getByRole('button', { name: 'Keep it' }));
-    expect(words(dialog().getByRole('alert'))).toMatch(/not a number/);
+    expect(words(await dialog().findByRole('alert'))).toMatch(/not a number/);
     type('In the cupboard, g', '100');
     type('A packet holds, g', '250');
     type('A packet costs', '2.5');
     fireEvent.click(dialog().getByRole('button', { name: 'Keep it' }));
-    expect(screen.getByRole('checkbox', { name: /^\d × 250.g, butter/ })).toBeTruthy();
+    expect(await screen.findByRole('checkbox', { name: /^\d × 250.g, butter/ })).toBeTruthy();
     expect(screen.getByText(/for the packets/)).toBeTruthy();
   });
 });

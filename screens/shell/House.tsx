@@ -9,6 +9,7 @@ import { StoneBands } from '../../ui/card';
 import { PaperIcon } from '../../ui/icons';
 import { Heading } from '../../ui/text';
 import { DARK, LIGHT, TokensContext, dressPage, paperTheme, space } from '../../ui/theme';
+import { loadLater } from '../loadLater';
 import { Shell } from './Shell';
 
 /** Theme, documents and frame round every screen. Screens wait here until documents and fonts are in. */
@@ -23,7 +24,7 @@ export function House({
   const hydrate = useDocuments((state) => state.hydrate);
   useEffect(() => {
     void hydrate(localNow(Date.now()));
-    void loadPlanner();
+    void loadPlanner(async () => (await loadLater()).planning);
   }, [hydrate]);
   const choice = useDocuments((state) => kitchenIn(state.docs).prefs.theme);
   const system = useColorScheme();

@@ -1,3 +1,4 @@
+import { counted } from '../../core/quantity';
 import { View } from 'react-native';
 import { useDocuments } from '../../state/store';
 import { Notice } from '../../ui/notice';
@@ -13,7 +14,7 @@ export function SaveFault() {
       {fault ? <Notice fault="Not saved." mend={fault} /> : null}
       {damaged.length > 0 ? (
         <Notice
-          fault={`${damaged.length} kept ${damaged.length === 1 ? 'document' : 'documents'} could not be read.`}
+          fault={`${counted(damaged.length, 'kept document')} could not be read.`}
           mend={`Left as found: ${damaged.join(', ')}. The rest opened as usual.`}
         />
       ) : null}

@@ -1,4 +1,4 @@
-import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import type { CupcakeLine, FormulaDoc, RunDoc } from '../../core/model/documents';
@@ -6,6 +6,7 @@ import { formulaKey, runKey } from '../../state/documents';
 import { loadPlanner } from '../../state/plans';
 import { useDocuments, useScreen } from '../../state/store';
 import { WhySheet } from '../../ui/whySheet';
+import * as planning from '../../workers/planning';
 
 /** A Wednesday morning, three days before the lantern evening. */
 export const NOW = new Date(2026, 10, 25, 9, 30).getTime();
@@ -21,7 +22,7 @@ export async function layOutDemo(): Promise<void> {
   jest.spyOn(Date, 'now').mockReturnValue(NOW);
   useScreen.setState({ why: null, lines: {} });
   useDocuments.setState({ docs: {}, undoable: [], damaged: [], saveFault: null, ready: false });
-  await act(loadPlanner);
+  await act(() => loadPlanner(() => Promise.resolve(planning)));
   await act(() => useDocuments.getState().hydrate('2026-11-25T09:30'));
   act(() => useDocuments.getState().loadDemo('2026-11-25T09:30'));
 }
@@ -59,4 +60,4 @@ export const choose = (name: string | RegExp): void => {
 /** The words of an element, with plain spaces where a number and its unit are kept together. */
 export const words = (element: HTMLElement): string => (element.textContent ?? '').replace(/\u00a0/g, ' ');
 
-export { act, fireEvent, screen, within };
+export { act, fireEvent, screen, waitFor, within };

@@ -1,8 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { later } from '../../../screens/later';
-import { loadRunScreens } from '../../../screens/runs/loadRunScreens';
 
-const BakeScreen = later(loadRunScreens, 'BakeScreen');
+const BakeScreen = later('BakeScreen');
 
 export default function Bake() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,8 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { later } from '../../../screens/later';
-import { loadRunScreens } from '../../../screens/runs/loadRunScreens';
 
-const PiecesScreen = later(loadRunScreens, 'PiecesScreen');
+const PiecesScreen = later('PiecesScreen');
 
 export default function Pieces() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,8 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { later } from '../../../screens/later';
-import { loadRunScreens } from '../../../screens/runs/loadRunScreens';
 
-const PrintScreen = later(loadRunScreens, 'PrintScreen');
+const PrintScreen = later('PrintScreen');
 
 export default function Print() {
   const { id } = useLocalSearchParams<{ id: string }>();

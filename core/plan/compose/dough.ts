@@ -1,30 +1,43 @@
-import { factsOf, type Facts } from '../../caution/cautions';
+import { type Facts, factsOf } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
-import type { CakesicleLine, PopLine } from '../../model/documents';
 import type { Ref } from '../../figure';
+import type { CakesicleLine, PopLine } from '../../model/documents';
 import { METHODS } from '../../process/batter.table';
 import type { Allergen } from '../../quantity';
 import { doughContents } from '../allergens';
 import type { RunContext } from '../context';
-import type { BatterNeed, Pot } from '../emitted';
+import type { BatterNeed, Pot, Preparation } from '../emitted';
 import type { PlanFigures } from '../figures';
-import type { Planned } from '../linePlan';
-import { crumbPreparations, doughMaterials, thawPreparations, toppingWords } from '../materials';
+import { NO_PARTS, type Parts } from '../linePlan';
+import {
+  binderNeeds,
+  crumbPreparations,
+  doughMaterials,
+  potMaterials,
+  potNeeds,
+  stickMaterials,
+  thawPreparations,
+  toppingMaterials,
+  toppingNeeds,
+  toppingWords,
+} from '../materials';
+import { doughRemainder } from '../remainder';
 import { SECTIONS } from '../sections';
 import {
   addCrumbNeeded,
   addDough,
   addTable,
-  doughSupplies,
-  isBaked,
   type DoughKind,
   type DoughPart,
+  doughSupplies,
+  isBaked,
   type Table,
 } from '../stations/bind';
-import type { Supplied } from '../stations/count';
+import type { CountPart, Supplied } from '../stations/count';
 import { addBatterNeeded, addCrumbBakes, type CrumbBake } from '../stations/crumb';
+import type { FinishedLot } from '../stations/lots';
 import { addDoughNeeded, type PortionsPart } from '../stations/portion';
-import { bandsOf, type Band } from '../strata';
+import { type Band, bandsOf } from '../strata';
 import { BANDS } from '../strata.words';
 
 /** A dough, from crumb of whatever source to portions. */
@@ -56,29 +69,67 @@ export function* addDoughFrom(
   return { table, dough, bakes, supplies: doughSupplies(f, dough, line.binder) };
 }
 
+/** What a line of dough comes to beyond its dough. */
+export interface Finished extends Omit<Doughed, 'supplies'> {
+  readonly run: RunContext;
+  readonly line: PopLine | CakesicleLine;
+  readonly count: CountPart;
+  readonly portion: Ref<'g'>;
+  readonly portions: PortionsPart;
+  readonly pots: readonly Pot[];
+  readonly lots: readonly FinishedLot[];
+  readonly piece: Ref<'g'>;
+}
+
+/** Figures that every line of dough has, by the station that they come from. */
+export function doughParts({ bakes, table, dough, portions, count, portion, piece }: Finished): Parts {
+  const [first] = bakes;
+  return {
+    ...NO_PARTS,
+    count,
+    portion,
+    bowl: first?.prefix === '' ? first.bowl : null,
+    bake: first?.sheet?.bake ?? null,
+    loads: first?.sheet?.bake.loads ?? null,
+    sheets: first?.sheet ?? null,
+    micro: first?.microwave?.micro ?? null,
+    cool: first?.cool ?? null,
+    table,
+    dough,
+    doughLeft: portions.left,
+    crumbBakes: bakes,
+    piece,
+  };
+}
+
 /** What every line of dough tells alike. */
 export function doughTold(
-  run: RunContext,
-  line: PopLine | CakesicleLine,
-  { table, dough, bakes }: Doughed,
+  made: Finished,
   piece: { readonly coated: boolean; readonly mould: boolean; readonly stick: boolean },
-): Pick<Planned, 'formula' | 'batches' | 'contents' | 'tests' | 'facts'> & {
-  readonly materials: Planned['materials'];
-  readonly preparations: Planned['preparations'];
-} {
+) {
+  const { run, line, table, dough, bakes, count, portion, pots, lots } = made;
   const baked = line.crumb.find(isBaked);
   const formula = baked ? run.formula(baked.formulaId) : null;
   const batches = bakes.map(({ batch }) => batch);
   return {
     formula: formula?.doc ?? null,
     batches,
+    pots,
+    lots,
     contents: doughContents(line.crumb, line.binder, line.addIns),
+    needs: () => [...binderNeeds(line.binder, dough), ...potNeeds(pots), ...toppingNeeds(lots)],
+    materials: () => [
+      ...(piece.stick ? stickMaterials(count.made) : []),
+      ...doughMaterials(line.binder, line.addIns, table, dough),
+      ...potMaterials(pots),
+      ...toppingMaterials(lots),
+    ],
+    preparations: (): Preparation[] => [...thawPreparations(batches), ...crumbPreparations(bakes)],
+    remainder: () => doughRemainder(count, dough, portion, run.kitchen.scaleStepG),
     tests: () =>
       formula && baked
         ? doneTests(formula.read.lines, METHODS[formula.doc.method], baked.from === 'microwave')
         : [],
-    materials: () => doughMaterials(line.binder, line.addIns, table, dough),
-    preparations: () => [...thawPreparations(batches), ...crumbPreparations(bakes)],
     facts: (allergens: readonly Allergen[]): Facts =>
       factsOf({
         family: line.family,
@@ -99,7 +150,7 @@ export function doughTold(
 
 /** The chain of a dough, from its bowl to its finished pieces. */
 export function doughStrata(
-  { dough, bakes }: Doughed,
+  { dough, bakes }: Pick<Doughed, 'dough' | 'bakes'>,
   portions: PortionsPart,
   pots: readonly Pot[],
   shells: Ref<'g'> | null,

@@ -129,11 +129,10 @@ function addScale(
 
 function addIngredient(
   f: PlanFigures,
-  { line, index, written, sentence }: WeighedLine,
+  { line, index, id, writtenId, written, sentence }: WeighedLine,
   mode: EggMode,
   { used, egg, pieceG }: Scaled,
 ): BatchIngredient {
-  const id = `ingredient.${index + 1}`;
   const named = { place: index + 1, name: line.called, written, line };
   if (line.whole && egg && mode !== 'weigh') {
     // Whites and yolks weigh their own part of the egg that the run is planned with.
@@ -146,7 +145,7 @@ function addIngredient(
     return { ...named, mass, whole };
   }
   const asWritten = f.root({
-    id: `${id}.written`,
+    id: writtenId,
     words: BATCH.written(line.name, sentence),
     unit: 'g',
     value: line.massG,

@@ -1,3 +1,4 @@
+import { plural } from '../../quantity';
 import { words } from '../../figure';
 
 export const SCOOP = {
@@ -10,7 +11,7 @@ export const SCOOP = {
     words(`Level scoops for ${into}`, 'As many as come nearest to the weight. The scale is surer.'),
   mass: (into: string, count: number, number: number) =>
     words(
-      count === 1 ? `By one level scoop ${number}` : `By ${count} level scoops ${number}`,
+      `By ${count === 1 ? 'one' : count} level ${plural('scoop', count)} ${number}`,
       `What that puts into ${into}: hold it against the weight wanted.`,
     ),
 } as const;

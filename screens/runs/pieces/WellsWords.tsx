@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { CupcakeLine, Fill, MiniWellsLine } from '../../../core/model/documents';
 import { FILL_RULES, FINISHES } from '../../../core/process/batter.table';
-import { fromShown, showText, toShown, typedUnit } from '../../../core/quantity';
+import { fromShown, showText, toShown, typedUnit, counted } from '../../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../../state/store';
 import { NumberSheet } from '../../../ui/numberSheet';
 import { ChoiceValue, Words, type Choice } from '../../../ui/sentence';
@@ -149,9 +149,7 @@ function BakedInWells<L extends WellsLine>({ line, set }: Pick<LineProps<L>, 'li
         title="How many loads at most"
         value={line.maxLoads === null ? 'any' : String(line.maxLoads)}
         text={
-          line.maxLoads === null
-            ? 'as many loads as it takes'
-            : `at most ${line.maxLoads} ${line.maxLoads === 1 ? 'load' : 'loads'}`
+          line.maxLoads === null ? 'as many loads as it takes' : `at most ${counted(line.maxLoads, 'load')}`
         }
         choices={[
           { value: 'any', title: 'as many as it takes' },
@@ -218,7 +216,7 @@ export function MiniWellsWords({ line, set }: LineProps<MiniWellsLine>) {
             label="Spare halves"
             title="Halves baked beyond the pairs"
             value={String(line.spareHalves)}
-            text={`${line.spareHalves} spare ${line.spareHalves === 1 ? 'half' : 'halves'}`}
+            text={`${counted(line.spareHalves, 'spare half')}`}
             choices={plainChoices(['0', '1', '2', '3', '4', '6'])}
             onChoose={(n) => set('Spare halves', { spareHalves: Number(n) })}
             after="."

@@ -7,7 +7,7 @@ import {
   type RunDoc,
 } from '../../../core/model/documents';
 import { choose, type Choice as LineChoice } from '../../../core/line/edit';
-import { fromShown, showText, toShown, typedUnit } from '../../../core/quantity';
+import { fromShown, showText, toShown, typedUnit, counted } from '../../../core/quantity';
 import { useShallow } from 'zustand/react/shallow';
 import { formulaIn, formulasIn } from '../../../state/documents';
 import { editLine, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
@@ -161,7 +161,7 @@ export function OvenField({
       title="Which oven"
       gone="an oven that is gone"
       detail={(item) =>
-        `${item.fan ? 'With a fan' : 'Still'}, ${item.racks * item.tinsPerRack} ${item.racks * item.tinsPerRack === 1 ? 'tin' : 'tins'} at once`
+        `${item.fan ? 'With a fan' : 'Still'}, ${counted(item.racks * item.tinsPerRack, 'tin')} at once`
       }
       onChoose={onChoose}
     />

@@ -5,7 +5,7 @@ import { FROSTING_DENSITY, TOP_STYLES, type Frosting } from '../../../core/proce
 import { MELTING } from '../../../core/process/microwave.table';
 import type { ChocolateKind } from '../../../core/process/microwave';
 import { DIP_SCHOOLS } from '../../../core/process/set.table';
-import { showText } from '../../../core/quantity';
+import { showText, counted } from '../../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../../state/store';
 import { ChoiceValue, Words, type Choice } from '../../../ui/sentence';
 import { MeasureField, ThingField, choicesOf, plainChoices, useFormulas } from './fields';
@@ -326,7 +326,7 @@ export function FillingWords({
                 label="Channels"
                 title="Channels in a piece"
                 value={String(filling.channels)}
-                text={`${filling.channels} ${filling.channels === 1 ? 'channel' : 'channels'}`}
+                text={`${counted(filling.channels, 'channel')}`}
                 choices={plainChoices(['1', '2', '3', '4', '5', '6'])}
                 onChoose={(n) => set('Channels', { channels: Number(n) })}
                 after="."

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import type { Figure } from '../../../core/figure';
 import type { RunDoc } from '../../../core/model/documents';
 import type { EggChoice, LinePlan, Parts } from '../../../core/plan';
-import { formatNumber, showText } from '../../../core/quantity';
+import { formatNumber, showText, counted } from '../../../core/quantity';
 import { useNumberStyle } from '../../../state/store';
 import { Card } from '../../../ui/card';
 import { FigureRow, FigureView, WhyTap } from '../../../ui/figure';
@@ -62,7 +62,7 @@ function eggWords(eggs: EggChoice, decimal: '.' | ','): string {
   );
   const change = Math.abs(eggs.used / eggs.exact - 1) * 100;
   const percent = formatNumber(change, change < 10 ? 1 : 0, decimal);
-  const number = (n: number) => `${n} ${n === 1 ? 'egg' : 'eggs'}`;
+  const number = (n: number) => counted(n, 'egg');
   switch (eggs.mode) {
     case 'weigh':
       return `${exact} eggs, beaten and weighed: nothing is rounded.`;

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import type { RunDoc } from '../../../core/model/documents';
 import type { LinePlan, Offer } from '../../../core/plan';
 import { takeOffer } from '../../../core/line/offer';
-import { inStyle, showText } from '../../../core/quantity';
+import { inStyle, showText, counted } from '../../../core/quantity';
 import { editLine, useNumberStyle } from '../../../state/store';
 import { Card } from '../../../ui/card';
 import { FigureRow, FigureView, WhyTap } from '../../../ui/figure';
@@ -67,7 +67,7 @@ function LoadWords({ run, plan }: Part) {
   const { sizes, unevened, tins, wellsPerLoad } = loadPlan;
   if (sizes.length === 0) return null;
   const even = sizes.some((n, i) => n !== unevened[i]);
-  const where = `${tins} ${tins === 1 ? 'tin' : 'tins'} at once, ${wellsPerLoad} wells`;
+  const where = `${counted(tins, 'tin')} at once, ${wellsPerLoad} wells`;
   const title = sizes.length === 1 ? `One load of ${sizes[0]}` : `${sizes.length} loads: ${listOf(sizes)}`;
   return (
     <WhyTap runId={run.id} lineId={plan.line.id} figureId={loads.id} label={title}>

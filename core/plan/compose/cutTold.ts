@@ -1,0 +1,142 @@
+import { type Facts, factsOf } from '../../caution/cautions';
+import { doneTests } from '../../caution/doneTests';
+import { cubeSection } from '../../piece';
+import type { Allergen } from '../../quantity';
+import type { Stratum, SumsSection } from '../emitted';
+import { NO_PARTS, type Parts, type Planned } from '../linePlan';
+import {
+  coldBowl,
+  finishMaterials,
+  finishNeeds,
+  stickMaterials,
+  thawPreparations,
+  toppingWords,
+} from '../materials';
+import { coatNotes } from '../notes';
+import { NOTES } from '../notes.words';
+import { cutRemainder } from '../remainder';
+import { SECTIONS } from '../sections';
+import { batchOf } from '../stations/batch';
+import { bandsOf } from '../strata';
+import { BANDS } from '../strata.words';
+import { bowlWarnings, sheetWarnings } from '../warnings';
+import type { CutMade } from './cutMade';
+
+/** What a line of cut pieces tells, from what its stations made. */
+export function cutTold(made: CutMade): Planned {
+  const { run, line, formula, method, cut, count, all, each, totals, sheets, cake } = made;
+  const batch = batchOf(made.bowl, formula, line.id);
+  return {
+    formula: formula.doc,
+    count: count,
+    parts: () => partsOf(made),
+    batches: [batch],
+    pots: all.pots,
+    sizes: sizesOf(made),
+    lots: all.lots,
+    contents: { formulaIds: [line.formulaId], filling: line.filling, frosting: line.frosting },
+    ownCoat: line.coat ? { kind: line.coat.kind, formulaId: line.coat.formulaId } : null,
+    tasks: () => made.tasks,
+    needs: () => finishNeeds(each, all),
+    materials: () => [...(made.stick ? stickMaterials(count.made) : []), ...finishMaterials(each, all)],
+    preparations: () => [
+      ...thawPreparations([batch]),
+      { do: 'line sheets', sheets: sheets.count.value },
+      ...coldBowl(line.frosting),
+    ],
+    cold: () => null,
+    remainder: () => cutRemainder(count, cut, made.allows, totals),
+    strata: () => strataOf(made),
+    sections: () => sectionsOf(made),
+    drawing: () => ({
+      is: 'section',
+      section: cubeSection(cut.length.value, cake.height.value, each.coat?.thickness.value ?? 0),
+    }),
+    cutSays: () => ({
+      is: 'cut',
+      length: cut.length,
+      width: cut.width,
+      height: cake.height,
+      cake: cake.cake,
+    }),
+    warnings: () => [
+      ...sheetWarnings(cake.height, made.sheet.depthMm),
+      ...bowlWarnings(made.bowl.mixed, made.part.densities.batter, run.kitchen),
+    ],
+    facts: (allergens) => factsFor(made, allergens),
+    tests: () => doneTests(formula.read.lines, method),
+    notes: () => [
+      NOTES.cuts(cut.plan.cutsAcrossMm, cut.plan.cutsAlongMm),
+      ...(each.coat ? coatNotes(run.kitchen, all.pots, each.coat) : []),
+    ],
+  };
+}
+
+const sizesOf = ({ bake, cut }: CutMade): number[] =>
+  Array.from({ length: bake.loads.value }, () => cut.plan.count);
+
+function partsOf(made: CutMade): Parts {
+  const { count, bowl, sheets, bake, cake, cut, totals, each, all, piece } = made;
+  return {
+    ...NO_PARTS,
+    count,
+    bowl,
+    clocked: {
+      sizes: sizesOf(made),
+      of: 'sheet',
+      each: sheets.mass,
+      inLoad: sheets.count.value,
+      time: bake.time,
+      firstLook: bake.firstLook,
+      shows: [sheets.mass, bake.oven.setting, bake.time],
+    },
+    bake,
+    loads: bake.loads,
+    cake: cake.cake,
+    sheets,
+    cut,
+    trimmings: totals.trimmings,
+    cool: bake.cool,
+    coat: each.coat,
+    frostingNeeded: all.frostingTotal?.needed ?? null,
+    piece,
+  };
+}
+
+const strataOf = ({ bowl, totals, all, finished }: CutMade): Stratum[] =>
+  bandsOf([
+    ['mixed', BANDS.mixed, 'ingredient', bowl.own],
+    ['cakes', BANDS.cut, 'crumb', totals.cakes],
+    ['trimmings', BANDS.trimmings, 'left', totals.trimmings],
+    ['frosting', BANDS.frosting, 'topping', all.frostingTotal?.needed],
+    ['coat', BANDS.coatOn, 'coat', all.pots[0]?.coat],
+    ['finished', BANDS.finished, 'dough', finished],
+  ]);
+
+function sectionsOf(made: CutMade): SumsSection[] {
+  const { bake, sheets, cake, perSheet, cut, totals, each, all, sets, finished } = made;
+  return [
+    SECTIONS.oven(
+      [bake.firstLook, bake.oven.setting, sheets.count, sheets.mass, bake.loads, bake.cool.time, cake.cake],
+      bake.time,
+    ),
+    SECTIONS.cut(perSheet, cut, cake, totals),
+    ...SECTIONS.coat(each, all, sets),
+    ...SECTIONS.filling(each, all),
+    ...SECTIONS.frosting(each, all),
+    ...SECTIONS.lots(all, finished),
+  ];
+}
+
+const factsFor = ({ line, formula, stick }: CutMade, allergens: readonly Allergen[]): Facts =>
+  factsOf({
+    family: line.family,
+    lines: formula.read.lines,
+    allergens,
+    words: [line.filling?.what ?? '', ...toppingWords(line.lots)],
+    frosting: line.frosting?.kind ?? null,
+    coat: Boolean(line.coat),
+    oven: true,
+    stick,
+    core: true,
+  });

@@ -1,3 +1,0 @@
-import type * as Form from './BringForm';
-
-export const loadBringForm = (): Promise<typeof Form> => import('./BringForm');

@@ -1,3 +1,0 @@
-import type * as RunScreens from './runScreens';
-
-export const loadRunScreens = (): Promise<typeof RunScreens> => import('./runScreens');

@@ -1,0 +1,2 @@
+/** The planner as screens hand it to what loads it: late, beside the first of them. */
+export * from '../workers/planning';
