@@ -1,4 +1,11 @@
+import { ScriptMissing } from '../state/scriptMissing';
 import type * as Later from './laterScreens';
 
 /** Loads what comes beside the first screen; the browser keeps it from then on. */
-export const loadLater = (): Promise<typeof Later> => import('./laterScreens');
+export async function loadLater(): Promise<typeof Later> {
+  try {
+    return await import('./laterScreens');
+  } catch {
+    throw new ScriptMissing();
+  }
+}

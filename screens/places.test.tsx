@@ -360,9 +360,11 @@ describe('bench and logbook', () => {
   });
 
   it('say when nothing is kept, or something kept cannot be read', () => {
-    act(() => useDocuments.setState({ saveFault: 'Full.', damaged: ['run/broken'] }));
+    const aside = [{ key: '~aside/1/run/broken', from: 'run/broken', text: '{', fault: 'It is broken off.' }];
+    act(() => useDocuments.setState({ unsaved: { count: 3, cause: 'full' }, aside }));
     open(<SaveFault />);
-    expect(screen.getByText('Full.')).toBeTruthy();
-    expect(screen.getByText(/run\/broken/)).toBeTruthy();
+    expect(screen.getByText('3 changes not kept yet.')).toBeTruthy();
+    expect(screen.getByText(/no room left/)).toBeTruthy();
+    expect(screen.getByText('1 kept document could not be read.')).toBeTruthy();
   });
 });

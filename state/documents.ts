@@ -1,36 +1,67 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import type { AnyDoc, FormulaDoc, KitchenDoc, PieceDoc, RunDoc } from '../core/model/documents';
 import { readDocument } from '../core/exchange/migrate';
+import { threeWay, type Json } from '../core/exchange/threeWay';
 import { DEMO_FORMULAS, DEMO_KITCHEN, EMPTY_KITCHEN, demoRuns } from '../demo';
-import type { DocStorage } from './storage';
+import type { Commit } from './ahead';
+import { NoAnswer } from './database';
+import { OLD_UNDO_KEY, STEPS_KEPT, StoreGone, type Crossed, type Landed, type Step } from './landing';
+import type { DocStorage, Elsewhere } from './storage';
 
 export type Docs = Readonly<Record<string, AnyDoc>>;
 /** Documents to write, by key; null takes one out. */
 export type Change = Readonly<Record<string, AnyDoc | null>>;
 
 interface UndoStep {
+  readonly id: string;
   readonly label: string;
   readonly before: Change;
 }
 
+/** Why changes are not kept: no room, refused, or the browser never answers. */
+export type Refusal = 'full' | 'blocked' | 'silent';
+
+/** A kept text that is no document that can be read: damaged, or of a newer version. */
+export interface Aside {
+  /** The name that it has now. */
+  readonly key: string;
+  /** The name that it had. */
+  readonly from: string;
+  readonly text: string;
+  readonly fault: string;
+}
+
+/** What both this window and another one changed, to be chosen from. */
+export type Crossing = Crossed & { readonly id: number };
+
 export interface DocumentState {
+  /** Whether the documents are in. */
   readonly ready: boolean;
+  /** Why nothing could be read yet: nothing is changed until it could. */
+  readonly unread: Refusal | null;
   readonly docs: Docs;
   readonly undoable: readonly UndoStep[];
-  /** Keys whose text could not be read; they are left as they are. */
-  readonly damaged: readonly string[];
-  /** Said where the browser refuses to keep what was changed. */
-  readonly saveFault: string | null;
+  readonly aside: readonly Aside[];
+  /** Changes that the browser has not kept, and why not; null where all are kept or on their way. */
+  readonly unsaved: { readonly count: number; readonly cause: Refusal } | null;
+  readonly crossings: readonly Crossing[];
+  /** What happened to the store, to be told once. */
+  readonly lost: 'let go' | 'written again' | null;
+  /** Documents of an older version, as they were kept: to be kept once more before they are written anew. */
+  readonly older: readonly unknown[];
   readonly hydrate: (now: string) => Promise<void>;
   /** Writes documents as one step that can be undone. The label says what was done: "Count 36". */
   readonly change: (label: string, change: Change) => void;
   readonly undo: () => void;
   readonly startEmpty: () => void;
   readonly loadDemo: (now: string) => void;
+  /** Settles what crossed: leaves it as it stands, or takes the other of the two. */
+  readonly settle: (id: number, take: 'as it stands' | 'the other') => void;
+  /** Reads a text that was set aside once more; its faults, or null once it is a document again. */
+  readonly tryAside: (key: string) => string | null;
+  readonly letGoAside: (key: string) => void;
+  readonly toldLost: () => void;
 }
-
-const UNDO_KEY = 'undo';
-const UNDO_KEPT = 40;
 
 export const KITCHEN_KEY = 'kitchen';
 export const keyOf = (doc: AnyDoc): string =>
@@ -65,91 +96,305 @@ const exchange = (from: Docs, to: Docs): Change => ({
   ...to,
 });
 
-function readStored(held: Readonly<Record<string, string>>): {
-  docs: Docs;
-  undoable: UndoStep[];
-  damaged: string[];
-} {
-  const docs: Record<string, AnyDoc> = {};
-  const damaged: string[] = [];
-  let undoable: UndoStep[] = [];
-  for (const [key, text] of Object.entries(held)) {
-    try {
-      const data = JSON.parse(text) as unknown;
-      if (key === UNDO_KEY) {
-        undoable = Array.isArray(data) ? (data as UndoStep[]) : [];
-        continue;
-      }
-      const read = readDocument(data);
-      if (read.ok) docs[key] = read.value;
-      else damaged.push(key);
-    } catch {
-      damaged.push(key);
+const asJson = (doc: AnyDoc | null | undefined): Json => (doc ?? null) as unknown as Json;
+
+const versionOf = (data: unknown): number => Number((data as { readonly version?: unknown } | null)?.version);
+
+/** A kept text as a document, or what is wrong with it. */
+function readText(
+  key: string,
+  text: string,
+):
+  | { readonly ok: true; readonly doc: AnyDoc; readonly older: unknown }
+  | { readonly ok: false; readonly fault: string } {
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch {
+    return { ok: false, fault: 'It is broken off, or was written over.' };
+  }
+  const read = readDocument(data);
+  if (!read.ok) {
+    const [first] = read.faults;
+    return { ok: false, fault: `${first?.fault ?? ''} ${first?.mend ?? ''}`.trim() };
+  }
+  return keyOf(read.value) === key
+    ? { ok: true, doc: read.value, older: versionOf(data) < versionOf(read.value) ? data : null }
+    : { ok: false, fault: 'It stands under a name that is not its own.' };
+}
+
+/** A step of the history as it can be taken back; null where something of it cannot be read. */
+function readStep(data: unknown): UndoStep | null {
+  const step = data as Partial<Step> | null;
+  if (typeof step !== 'object' || step === null) return null;
+  if (typeof step.label !== 'string' || typeof step.before !== 'object') return null;
+  const before: Record<string, AnyDoc | null> = {};
+  for (const [key, doc] of Object.entries(step.before)) {
+    if (doc === null) before[key] = null;
+    else {
+      const read = readDocument(doc);
+      if (!read.ok || keyOf(read.value) !== key) return null;
+      before[key] = read.value;
     }
   }
-  return { docs, undoable, damaged };
+  return { id: typeof step.id === 'string' ? step.id : newStepId(), label: step.label, before };
 }
+
+function readSteps(texts: readonly string[]): UndoStep[] {
+  const steps = texts.map((text) => {
+    try {
+      return readStep(JSON.parse(text));
+    } catch {
+      return null;
+    }
+  });
+  // What came before a step that cannot be taken back cannot be either.
+  const broken = steps.lastIndexOf(null);
+  return steps.slice(broken + 1).filter((step): step is UndoStep => step !== null);
+}
+
+/** The history as the first versions kept it, in one text. */
+function oldSteps(text: string | undefined): UndoStep[] {
+  if (text === undefined) return [];
+  try {
+    const data: unknown = JSON.parse(text);
+    return Array.isArray(data) ? readSteps(data.map((step) => JSON.stringify(step))) : [];
+  } catch {
+    return [];
+  }
+}
+
+let steps = 0;
+const newStepId = (): string =>
+  `${Date.now().toString(36)}-${(steps += 1).toString(36)}-${Math.random().toString(36).slice(2, 6)}`;
+
+const refusalOf = (fault: unknown): Refusal =>
+  fault instanceof NoAnswer
+    ? 'silent'
+    : (fault as { readonly name?: unknown } | null)?.name === 'QuotaExceededError'
+      ? 'full'
+      : 'blocked';
+
+/** How long until what was refused is tried again, ms: soon, then now and then. */
+const RETRIES_MS = [400, 1000, 3000, 8000, 20_000];
+const pause = (ms: number) => new Promise<void>((done) => setTimeout(done, ms));
 
 /** The store of all documents over some storage. Writing follows every change; reading happens once. */
 export function createDocumentStore(storage: DocStorage): DocumentStore {
-  // Writes go one behind another, so that an older text never lands on a newer one.
-  let queue: Promise<void> = Promise.resolve();
+  /** Changes on their way, oldest first: each stays until it is written. */
+  const queue: Commit[] = [];
+  let number = 0;
+  let writing = false;
+  /** Documents as the store is known to have them. */
+  const known: Record<string, AnyDoc | null> = {};
+  const texts = new WeakMap<AnyDoc, string>();
+  const textOf = (doc: AnyDoc | null | undefined): string | null => {
+    if (!doc) return null;
+    const text = texts.get(doc) ?? JSON.stringify(doc);
+    texts.set(doc, text);
+    return text;
+  };
+  let crossings = 0;
 
   return create<DocumentState>((set, get) => {
-    const save = (change: Change, undoable: readonly UndoStep[]) => {
-      const entries: Record<string, string | null> = { [UNDO_KEY]: JSON.stringify(undoable) };
-      for (const [key, doc] of Object.entries(change))
-        entries[key] = doc === null ? null : JSON.stringify(doc);
-      queue = queue
-        .then(() => storage.write(entries))
-        .then(
-          () => {
-            if (get().saveFault !== null) set({ saveFault: null });
-          },
-          () =>
-            set({
-              saveFault:
-                'The browser did not keep the last change. Free some space, then change anything to try again.',
-            }),
-        );
+    /** Puts what stands in the store now beneath what this window has changed meanwhile. */
+    const rebase = (stands: Landed['texts'], base: (key: string) => AnyDoc | null) => {
+      const next: Record<string, AnyDoc | null> = {};
+      for (const [key, text] of Object.entries(stands)) {
+        const mine = get().docs[key] ?? null;
+        if (text === textOf(mine)) {
+          known[key] = mine;
+          continue;
+        }
+        const read = text === null ? null : readText(key, text);
+        if (read && !read.ok) continue;
+        const theirs = read ? read.doc : null;
+        const old = base(key);
+        known[key] = theirs;
+        if (text !== null && theirs) texts.set(theirs, text);
+        if (textOf(mine) === textOf(old) || theirs === null) next[key] = theirs;
+        else {
+          const merged = readDocument(threeWay(asJson(old) ?? undefined, asJson(theirs), asJson(mine)).value);
+          if (merged.ok) next[key] = merged.value;
+        }
+      }
+      if (Object.keys(next).length > 0) set({ docs: applied(get().docs, next) });
     };
-    const commit = (change: Change, undoable: readonly UndoStep[]) => {
-      set({ docs: applied(get().docs, change), undoable });
-      save(change, undoable);
+
+    const landed = (commit: Commit, result: Landed) => {
+      rebase(result.texts, (key) => {
+        const text = commit.texts[key]?.next ?? null;
+        const read = text === null ? null : readText(key, text);
+        return read?.ok ? read.doc : null;
+      });
+      const { step } = result;
+      if (step && result.crossed.length > 0) {
+        const read = readStep(step);
+        if (read) set({ undoable: get().undoable.map((one) => (one.id === step.id ? read : one)) });
+      }
+      if (result.crossed.length > 0)
+        set({
+          crossings: [
+            ...get().crossings,
+            ...result.crossed.map((one) => ({ ...one, id: (crossings += 1) })),
+          ].slice(-20),
+        });
     };
+
+    /** Writes what is on its way, one after another, and tries again what was refused. */
+    const write = async () => {
+      if (writing) return;
+      writing = true;
+      let refused = 0;
+      // The picture first: it is safe already, and opening a transaction takes longer than the sums.
+      await pause(0);
+      for (let commit = queue[0]; commit; commit = queue[0]) {
+        try {
+          const result = await storage.commit(commit);
+          queue.shift();
+          storage.ahead(queue);
+          landed(commit, result);
+          refused = 0;
+          if (get().unsaved !== null && queue.length === 0) set({ unsaved: null });
+        } catch (fault) {
+          if (fault instanceof StoreGone && (await writeAgain())) continue;
+          set({ unsaved: { count: queue.length, cause: refusalOf(fault) } });
+          await pause(RETRIES_MS[Math.min(refused, RETRIES_MS.length - 1)] ?? 0);
+          refused += 1;
+        }
+      }
+      writing = false;
+    };
+
+    /** The browser let go of the store while this window had it open: all of it is written again. */
+    const writeAgain = async (): Promise<boolean> => {
+      const { docs, undoable } = get();
+      const all = Object.fromEntries(Object.entries(docs).map(([key, doc]) => [key, textOf(doc) ?? '']));
+      try {
+        if (await storage.layOut(all, undoable as unknown as readonly Step[])) {
+          queue.length = 0;
+          storage.ahead(queue);
+          set({ lost: 'written again', unsaved: null });
+        }
+        return true;
+      } catch {
+        return false;
+      }
+    };
+
+    const commit = (change: Change, step: UndoStep | null, undoes: string | null) => {
+      const { docs } = get();
+      const changed = Object.entries(change).map(
+        ([key, doc]) => [key, { base: textOf(docs[key]), next: textOf(doc) }] as const,
+      );
+      queue.push({
+        window: storage.window,
+        number: (number += 1),
+        texts: Object.fromEntries(changed),
+        step: step && { id: step.id, label: step.label },
+        undoes,
+      });
+      storage.ahead(queue);
+      const { unsaved } = get();
+      if (unsaved) set({ unsaved: { ...unsaved, count: queue.length } });
+      void write();
+    };
+
+    const heard = ({ texts: stands, step, undone }: Elsewhere) => {
+      rebase(stands, (key) => known[key] ?? null);
+      const read = step && readStep(step);
+      const { undoable } = get();
+      if (read) set({ undoable: [...undoable, read].slice(-STEPS_KEPT) });
+      if (undone !== null) set({ undoable: undoable.filter(({ id }) => id !== undone) });
+    };
+
+    /** Texts that are no documents are moved out of the way before anything can be written over them. */
+    const setAside = async (odd: readonly Omit<Aside, 'key'>[]): Promise<Aside[]> => {
+      if (odd.length === 0) return [];
+      try {
+        const names = await storage.setAside(Object.fromEntries(odd.map(({ from, text }) => [from, text])));
+        return odd.map((one) => ({ ...one, key: names[one.from] ?? one.from }));
+      } catch {
+        // No room: they stay where they are, and a change that would fall on one sets it aside itself.
+        return odd.map((one) => ({ ...one, key: one.from }));
+      }
+    };
+
+    const read = async (now: string): Promise<void> => {
+      let found = await storage.read();
+      if (!found.laid && Object.keys(found.documents).length === 0) {
+        if (storage.wasKept()) {
+          await storage.layOut({ [KITCHEN_KEY]: textOf(EMPTY_KITCHEN) ?? '' });
+          set({ lost: 'let go' });
+        } else {
+          // Proved empty, and once more in the transaction that lays the demo out.
+          const demo = Object.entries(demoDocs(now)).map(([key, doc]) => [key, textOf(doc) ?? '']);
+          await storage.layOut(Object.fromEntries(demo) as Record<string, string>);
+        }
+        found = await storage.read();
+      }
+      const { [OLD_UNDO_KEY]: old, ...documents } = found.documents;
+      const undoable = found.laid ? readSteps(found.steps) : oldSteps(old);
+      if (!found.laid) await storage.adopt(undoable as unknown as readonly Step[]);
+      const docs: Record<string, AnyDoc> = {};
+      const odd: Omit<Aside, 'key'>[] = [];
+      const older: unknown[] = [];
+      for (const [key, text] of Object.entries(documents)) {
+        const one = readText(key, text);
+        if (one.ok && one.older !== null) older.push(one.older);
+        if (one.ok) docs[key] = known[key] = one.doc;
+        else odd.push({ from: key, text, fault: one.fault });
+      }
+      const before = Object.entries(found.aside).map(([key, { from, text }]): Aside => {
+        const one = readText(from, text);
+        return { key, from, text, fault: one.ok ? 'It can be read again.' : one.fault };
+      });
+      const aside = [...before, ...(await setAside(odd))];
+      // The kitchen is what all plans stand on: without one, an empty one is laid beside whatever was found.
+      const whole = docs[KITCHEN_KEY] ? docs : { ...docs, [KITCHEN_KEY]: EMPTY_KITCHEN };
+      set({ ready: true, unread: null, docs: whole, undoable, aside, older });
+    };
+
+    const undoStep = (step: UndoStep) => {
+      const { docs, undoable } = get();
+      commit(step.before, null, step.id);
+      set({ docs: applied(docs, step.before), undoable: undoable.filter((one) => one !== step) });
+    };
+
     return {
       ready: false,
+      unread: null,
       docs: {},
       undoable: [],
-      damaged: [],
-      saveFault: null,
+      aside: [],
+      unsaved: null,
+      crossings: [],
+      lost: null,
+      older: [],
 
       async hydrate(now) {
-        let held: Record<string, string> = {};
-        try {
-          held = await storage.readAll();
-        } catch {
-          set({ saveFault: 'The browser’s storage cannot be opened. What you do now will not be kept.' });
+        storage.listen(heard);
+        for (let tries = 0; !get().ready; tries += 1) {
+          try {
+            await read(now);
+          } catch (fault) {
+            // Nothing is changed and nothing is laid out before it is known what is there.
+            if (tries > 0) set({ unread: refusalOf(fault) });
+            await pause(RETRIES_MS[Math.min(tries, RETRIES_MS.length - 1)] ?? 0);
+          }
         }
-        const { docs, undoable, damaged } = readStored(held);
-        if (Object.keys(held).length === 0) {
-          set({ ready: true });
-          commit(demoDocs(now), []);
-          return;
-        }
-        // The kitchen is what all plans stand on: without one, an empty one is laid beside whatever was found.
-        const whole = docs[KITCHEN_KEY] ? docs : { ...docs, [KITCHEN_KEY]: EMPTY_KITCHEN };
-        set({ ready: true, docs: whole, undoable, damaged });
       },
 
       change(label, change) {
-        const step: UndoStep = { label, before: inverse(get().docs, change) };
-        commit(change, [...get().undoable, step].slice(-UNDO_KEPT));
+        const { docs, undoable } = get();
+        const step: UndoStep = { id: newStepId(), label, before: inverse(docs, change) };
+        commit(change, step, null);
+        set({ docs: applied(docs, change), undoable: [...undoable, step].slice(-STEPS_KEPT) });
       },
 
       undo() {
         const step = get().undoable.at(-1);
-        if (step) commit(step.before, get().undoable.slice(0, -1));
+        if (step) undoStep(step);
       },
 
       startEmpty() {
@@ -159,8 +404,60 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       loadDemo(now) {
         get().change('Load the demo', exchange(get().docs, demoDocs(now)));
       },
+
+      settle(id, take) {
+        const crossing = get().crossings.find((one) => one.id === id);
+        set({ crossings: get().crossings.filter((one) => one.id !== id) });
+        if (!crossing) return;
+        const { key, path, mine, theirs } = crossing;
+        const gone = theirs === undefined && path.length === 0;
+        if (take === 'as it stands') return;
+        const whole = gone ? mine : path.length === 0 ? theirs : put(asJson(get().docs[key]), path, theirs);
+        const read = readDocument(whole);
+        if (read.ok) get().change(gone ? 'Put back' : 'Take the other window’s', { [key]: read.value });
+      },
+
+      tryAside(key) {
+        const one = get().aside.find((item) => item.key === key);
+        if (!one) return null;
+        const read = readText(one.from, one.text);
+        if (!read.ok) return read.fault;
+        if (get().docs[one.from] && one.from !== KITCHEN_KEY)
+          return 'Another document has its name now. Save this one as a file and bring it in.';
+        get().change(`Put back ${one.from}`, { [one.from]: read.doc });
+        get().letGoAside(key);
+        return null;
+      },
+
+      letGoAside(key) {
+        set({ aside: get().aside.filter((one) => one.key !== key) });
+        void storage.putAside(key, null).catch(() => undefined);
+      },
+
+      toldLost() {
+        set({ lost: null });
+      },
     };
   });
+}
+
+/** A document with the value at a place put in; undefined takes it out. */
+function put(doc: Json | undefined, path: readonly string[], value: Json | undefined): Json | undefined {
+  const [first, ...rest] = path;
+  if (first === undefined) return value;
+  if (Array.isArray(doc)) {
+    const list = doc as readonly Json[];
+    const is = (item: Json) =>
+      first === `#${String((item as { readonly id?: Json } | null)?.id)}` || first === JSON.stringify(item);
+    const found = list.some(is);
+    const one = put(list.find(is), rest, value);
+    if (!found) return one === undefined ? list : [...list, one];
+    return list.flatMap((item) => (is(item) ? (one === undefined ? [] : [one]) : [item]));
+  }
+  const thing = (doc ?? {}) as Readonly<Record<string, Json>>;
+  const { [first]: old, ...others } = thing;
+  const one = put(old, rest, value);
+  return one === undefined ? others : { ...thing, [first]: one };
 }
 
 export function kitchenIn(docs: Docs): KitchenDoc {

@@ -15,6 +15,7 @@ import { readWith, type DocFault } from '../core/exchange/readWith';
 import {
   formulaKey,
   formulasIn,
+  keyOf,
   kitchenIn,
   pieceKey,
   piecesIn,
@@ -25,6 +26,7 @@ import {
 } from './documents';
 import { newId } from './ids';
 import { fileOf, usedFormulas } from './plans';
+import { keepNow } from './snapshots';
 import { change, useDocuments } from './store';
 
 /** What came of bringing a text in: where to go and what came along, or what is wrong. */
@@ -41,6 +43,7 @@ export function bring(text: string): Outcome {
   const read = bringIn(text);
   if (!read.ok) return read;
   const { docs } = useDocuments.getState();
+  void keepNow('before bringing in');
   switch (read.what) {
     case 'run': {
       const has = {
@@ -93,6 +96,19 @@ export function bring(text: string): Outcome {
         ...cameAlong(formulas, kitchen, has.kitchen),
       });
       return { ok: true, words: `“${piece.name}” is in, under Formulas.${alongWords(added)}`, go: {} };
+    }
+    case 'snapshot': {
+      const { at, docs: then, unread } = read.snapshot;
+      change(
+        `Bring in what stood on ${at.slice(0, 10)}`,
+        Object.fromEntries(then.map((doc) => [keyOf(doc), doc])),
+      );
+      const left = unread > 0 ? ` ${counted(unread, 'document')} of it could not be read.` : '';
+      return {
+        ok: true,
+        words: `${counted(then.length, 'document')} are as they stood then.${left}`,
+        go: {},
+      };
     }
     case 'kitchen': {
       change('Bring in a kitchen', { [KITCHEN_KEY]: { ...read.kitchen, id: kitchenIn(docs).id } });

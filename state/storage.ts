@@ -1,65 +1,147 @@
-import { createAsyncStorage } from '@react-native-async-storage/async-storage';
+import { holdWindow, leftBehind, windowName, writeAhead, type Commit } from './ahead';
+import { Database } from './database';
+import {
+  adopt,
+  land,
+  layOut,
+  setAside,
+  tellApart,
+  type Entries,
+  type Found,
+  type Landed,
+  type Step,
+} from './landing';
 
-/** Where documents are kept: one key a document, in the browser's IndexedDB. */
-export interface DocStorage {
-  readAll(): Promise<Record<string, string>>;
-  write(entries: Readonly<Record<string, string | null>>): Promise<void>;
+/** What another window has put into the store. */
+export interface Elsewhere {
+  readonly window: string;
+  readonly texts: Landed['texts'];
+  readonly step: Step | null;
+  readonly undone: string | null;
 }
 
-type Entries = Readonly<Record<string, string | null>>;
+/** Where documents are kept: one key a document, shared by all windows of this browser. */
+export interface DocStorage {
+  /** The name of this window. */
+  readonly window: string;
+  /** All that is kept, with what windows that are gone left on its way put in. */
+  readonly read: () => Promise<Found>;
+  /** Whether something was kept here once, as far as the browser still knows. */
+  readonly wasKept: () => boolean;
+  /** Lays texts into a store that has none; false where there are some after all. */
+  readonly layOut: (texts: Readonly<Record<string, string>>, steps?: readonly Step[]) => Promise<boolean>;
+  /** Takes over a store of an earlier version. */
+  readonly adopt: (steps: readonly Step[]) => Promise<void>;
+  /** Moves texts that cannot be read out of the way; hands back the names that they have now. */
+  readonly setAside: (texts: Readonly<Record<string, string>>) => Promise<Readonly<Record<string, string>>>;
+  /** Changes texts that were set aside: null lets one go. */
+  readonly putAside: (key: string, text: string | null) => Promise<void>;
+  /** Writes down what is on its way, at once; false where the browser does not allow it. */
+  readonly ahead: (commits: readonly Commit[]) => boolean;
+  readonly commit: (commit: Commit) => Promise<Landed>;
+  /** Hears of what other windows do. */
+  readonly listen: (heard: (news: Elsewhere) => void) => void;
+}
 
-/** What is on its way into the browser's store, kept where it is written at once. */
-const PENDING = 'carnelian-pending';
+const NAME = 'carnelian';
+const KEPT = 'carnelian-kept';
+/** What the first versions wrote ahead: texts by key, without a number. */
+const OLD_AHEAD = 'carnelian-pending';
 
-/**
- * A change that is being written when the page goes is lost to IndexedDB, which writes a moment later. So it is put down
- * here first, and taken from here at the next start. Where that is not allowed, or full, the store alone has to do.
- */
-function putDown(entries: Entries | null): void {
+export function browserStorage(): DocStorage {
+  const db = new Database(NAME);
+  const window = windowName();
+  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(NAME);
+  holdWindow(window);
+  const tell = ({ texts, step, undone }: Landed) => {
+    const news: Elsewhere = { window, texts, step, undone };
+    channel?.postMessage(news);
+  };
+  const commit = async (one: Commit): Promise<Landed> => {
+    const landed = await db.write((entries: Entries) => land(entries, one));
+    tell(landed);
+    return landed;
+  };
+  return {
+    window,
+    async read() {
+      await putOldAhead(db);
+      for (const { window: gone, commits } of await leftBehind(window)) {
+        for (const one of commits) await commit(one);
+        writeAhead(gone, []);
+      }
+      const found = tellApart(await db.readAll());
+      if (found.laid) remember();
+      return found;
+    },
+    wasKept: () => {
+      try {
+        return localStorage.getItem(KEPT) !== null;
+      } catch {
+        return false;
+      }
+    },
+    async layOut(texts, steps) {
+      const laid = await db.write((entries: Entries) => layOut(entries, texts, steps));
+      remember();
+      return laid;
+    },
+    adopt: (steps) => db.write((entries: Entries) => adopt(entries, steps)),
+    setAside: (texts) =>
+      db.write(async (entries: Entries) => {
+        const names: Record<string, string> = {};
+        for (const [key, text] of Object.entries(texts)) names[key] = await setAside(entries, key, text);
+        return names;
+      }),
+    putAside: (key, text) =>
+      db.write(async (entries: Entries) => {
+        await (text === null ? entries.delete(key) : entries.put(text, key));
+      }),
+    ahead: (commits) => writeAhead(window, commits),
+    commit,
+    listen(heard) {
+      channel?.addEventListener('message', ({ data }: MessageEvent<Elsewhere>) => heard(data));
+    },
+  };
+}
+
+/** All texts as they stand in the browser, reserved ones too. */
+export const rawEntries = (): Promise<Record<string, string>> => new Database(NAME).readAll();
+
+function remember(): void {
   try {
-    if (entries === null) localStorage.removeItem(PENDING);
-    else localStorage.setItem(PENDING, JSON.stringify(entries));
+    localStorage.setItem(KEPT, '1');
   } catch {
-    // A private window, or no room left.
+    // Then an empty store is taken for a first start.
   }
 }
 
-function pending(): Entries {
+/** What a version of before wrote ahead and did not get into its store. */
+async function putOldAhead(db: Database): Promise<void> {
+  let held: string | null = null;
   try {
-    const held: unknown = JSON.parse(localStorage.getItem(PENDING) ?? '{}');
-    return typeof held === 'object' && held !== null ? (held as Entries) : {};
+    held = localStorage.getItem(OLD_AHEAD);
+  } catch {
+    return;
+  }
+  if (held === null) return;
+  const texts = oldTexts(held);
+  await db.write(async (entries: Entries) => {
+    for (const [key, text] of Object.entries(texts)) {
+      if (typeof text === 'string') await entries.put(text, key);
+      else await entries.delete(key);
+    }
+  });
+  localStorage.removeItem(OLD_AHEAD);
+}
+
+function oldTexts(held: string): Readonly<Record<string, unknown>> {
+  try {
+    const data: unknown = JSON.parse(held);
+    return typeof data === 'object' && data !== null && !Array.isArray(data)
+      ? (data as Record<string, unknown>)
+      : {};
   } catch {
     return {};
   }
-}
-
-export function browserStorage(): DocStorage {
-  const store = createAsyncStorage('carnelian');
-  const put = async (entries: Entries) => {
-    const gone = Object.keys(entries).filter((key) => entries[key] === null);
-    const kept = Object.entries(entries).filter((pair): pair is [string, string] => pair[1] !== null);
-    if (kept.length > 0) await store.setMany(Object.fromEntries(kept));
-    if (gone.length > 0) await store.removeMany(gone);
-  };
-  return {
-    async readAll() {
-      const left = pending();
-      if (Object.keys(left).length > 0) {
-        await put(left);
-        putDown(null);
-      }
-      const keys = await store.getAllKeys();
-      const held = await store.getMany(keys);
-      return Object.fromEntries(
-        Object.entries(held).filter((pair): pair is [string, string] => pair[1] !== null),
-      );
-    },
-    async write(entries) {
-      putDown(entries);
-      // The picture first: it is safe already, and opening a transaction takes longer than the sums.
-      await new Promise((done) => setTimeout(done, 0));
-      await put(entries);
-      putDown(null);
-    },
-  };
 }

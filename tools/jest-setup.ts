@@ -1,8 +1,11 @@
+import 'fake-indexeddb/auto';
 import { configure } from '@testing-library/react';
 import type * as BakeCurveModule from '../core/process/bakeCurve';
 import type * as TriedModule from '../workers/tried';
 
 jest.setTimeout(30000);
+// Kept values are texts; the page of these tests has no way to copy anything else.
+globalThis.structuredClone ??= <T>(value: T): T => value;
 // What is hidden is not drawn at all here; looking for what might be hidden takes most of a test's time.
 configure({ defaultHidden: true });
 

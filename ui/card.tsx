@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
+import { Guard } from './guard';
 import { Heading } from './text';
 import { COLOR, space, useTokens } from './theme';
 
@@ -16,7 +17,9 @@ export function Card({
   return (
     <View style={[STYLES.card, style]} {...FAR}>
       {title ? <Heading level={3}>{title}</Heading> : null}
-      {children}
+      <Guard what={title ? `“${title}”` : 'This part'} resetKeys={[children]}>
+        {children}
+      </Guard>
     </View>
   );
 }

@@ -5,6 +5,7 @@ import { MAX_FORMULA_LINES } from '../model/fields';
 import type { FormulaDoc, KitchenDoc, PieceDoc, PieceFile, RunFile } from '../model/documents';
 import { readDocument } from './migrate';
 import { readPieceFile, readRunFile, type DocFault } from './read';
+import { readSnapshot, type Snapshot } from './snapshot';
 
 /** A formula that was read and has no id yet. */
 export type FormulaDraft = Omit<FormulaDoc, 'id' | 'kind' | 'version'>;
@@ -15,6 +16,7 @@ export type BroughtIn =
   | { readonly ok: true; readonly what: 'kitchen'; readonly kitchen: KitchenDoc }
   | { readonly ok: true; readonly what: 'piece'; readonly piece: PieceDoc }
   | { readonly ok: true; readonly what: 'piece file'; readonly file: PieceFile }
+  | { readonly ok: true; readonly what: 'snapshot'; readonly snapshot: Snapshot }
   | { readonly ok: false; readonly faults: readonly DocFault[] };
 
 /** Brackets inside brackets that a file of ours never reaches. */
@@ -91,6 +93,10 @@ function ofJson(json: string): BroughtIn {
   if (kind === 'piece file') {
     const file = readPieceFile(data);
     return file.ok ? { ok: true, what: 'piece file', file: file.value } : file;
+  }
+  if (kind === 'snapshot') {
+    const snapshot = readSnapshot(data);
+    return snapshot.ok ? { ok: true, what: 'snapshot', snapshot: snapshot.value } : snapshot;
   }
   if (typeof kind === 'string') {
     const doc = readDocument(data);

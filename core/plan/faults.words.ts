@@ -17,6 +17,7 @@ export type FaultCase =
       readonly rows: number;
       readonly sheet: string;
     }
+  | { readonly code: 'not reckoned' }
   | { readonly code: 'core too wide'; readonly coreMm: number; readonly mostMm: number }
   | { readonly code: 'core too deep'; readonly coreMm: number; readonly mostMm: number }
   | {
@@ -64,6 +65,11 @@ export function faultWords(fault: FaultCase): Fault {
       return {
         fault: `${fault.columns} × ${fault.rows} leaves pieces under 5 mm on "${fault.sheet}".`,
         mend: 'Cut it into fewer, trim less, or take a larger sheet.',
+      };
+    case 'not reckoned':
+      return {
+        fault: 'This could not be reckoned: a fault of Carnelian, not of yours.',
+        mend: 'Undo the last change, or change it another way. The other lines stand.',
       };
     case 'core too wide':
       return {

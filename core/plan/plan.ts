@@ -106,8 +106,12 @@ function finish(one: Begun, others: ReadonlyMap<string, number>): PlannedLine {
   });
 }
 
+/** Looks up a formula and all that it is made of, each once: formulas may share their parts many times over. */
 function checkFormulaTree(context: RunContext, id: string): void {
-  for (const part of context.formula(id).doc.parts ?? []) checkFormulaTree(context, part.formulaId);
+  const reached = new Set([id]);
+  for (const one of reached) {
+    for (const part of context.formula(one).doc.parts ?? []) reached.add(part.formulaId);
+  }
 }
 
 function attempt<T>(line: Line, work: () => T): T | Unplanned {
@@ -118,7 +122,7 @@ function attempt<T>(line: Line, work: () => T): T | Unplanned {
   }
 }
 
-/** What cannot be planned is told; anything else that goes wrong is a fault of this program and stays one. */
+/** What cannot be planned is told; and so is a fault of this program, of that line alone: the others stand. */
 function unplannableOf(error: unknown): { readonly formula: FormulaDoc | null; readonly fault: PlanFault } {
   if (error instanceof Unplannable) return { formula: error.formula, fault: error.fault };
   if (error instanceof OutOfBounds) {
@@ -126,7 +130,8 @@ function unplannableOf(error: unknown): { readonly formula: FormulaDoc | null; r
     const why = { code: 'measured out of bounds', ...at } as const;
     return { formula: null, fault: { field: 'measured', figureId: id, why, ...faultWords(why) } };
   }
-  throw error;
+  const why = { code: 'not reckoned' } as const;
+  return { formula: null, fault: { field: 'line', why, ...faultWords(why) } };
 }
 
 /** Under this id stands the bowl that lines share: what one line weighed of it holds for the others. */

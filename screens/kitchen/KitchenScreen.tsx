@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { KitchenDoc } from '../../core/model/documents';
-import { useDocuments, useKitchen } from '../../state/store';
-import { localNow } from '../../state/time';
+import { loadDemo, startEmpty } from '../../state/snapshots';
+import { useKitchen } from '../../state/store';
 import { Chip, Chips, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Screen } from '../../ui/screen';
@@ -11,24 +11,26 @@ import { put } from './List';
 import { Ovens } from './Ovens';
 import { Preferences } from './Preferences';
 import { StatedHere } from './StatedHere';
+import { SafeKeeping } from './SafeKeeping';
 import { OwnMeasures, StockCard, StoreCupboard } from './Stock';
 import { Microwaves } from './Microwaves';
 import { Moulds } from './Moulds';
 import { Bowls, Mugs, Scoops, Sheets, Vessels } from './Things';
 import { Tins } from './Tins';
 
-type Part = 'numbers' | 'bake' | 'mould' | 'store';
+type Part = 'numbers' | 'bake' | 'mould' | 'store' | 'kept';
 const PARTS: readonly { readonly part: Part; readonly title: string }[] = [
   { part: 'numbers', title: 'Numbers' },
   { part: 'bake', title: 'To bake in' },
   { part: 'mould', title: 'To mould and dip' },
   { part: 'store', title: 'Cupboard' },
+  { part: 'kept', title: 'Safe keeping' },
 ];
 
 /** Everything that the sums rest on: what is baked in, moulded in and dipped in, what is in stock, how numbers read. */
-export function KitchenScreen() {
+export function KitchenScreen({ part: asked }: { readonly part?: string }) {
   const kitchen = useKitchen();
-  const [part, setPart] = useState<Part>('numbers');
+  const [part, setPart] = useState<Part>(PARTS.find((one) => one.part === asked)?.part ?? 'numbers');
   return (
     <Screen title="Kitchen" under={kitchen.name} broad>
       <Chips label="Part of the kitchen">
@@ -72,6 +74,7 @@ export function KitchenScreen() {
           <OwnMeasures kitchen={kitchen} put={put} />
         </>
       ) : null}
+      {part === 'kept' ? <SafeKeeping /> : null}
     </Screen>
   );
 }
@@ -87,16 +90,11 @@ function ThisBrowser({ kitchen, put }: PartProps) {
     <Card title="This browser">
       <Body>Everything is kept in this browser and nowhere else.</Body>
       <QuietAction title="Rename the kitchen" onPress={() => setNaming(true)} />
-      <QuietAction
-        title="Clear all and start empty"
-        icon="bin"
-        onPress={() => useDocuments.getState().startEmpty()}
-      />
-      <QuietAction
-        title="Lay out the demo"
-        onPress={() => useDocuments.getState().loadDemo(localNow(Date.now()))}
-      />
-      <Small>Both replace what is here. Undo, at the top, brings it back.</Small>
+      <QuietAction title="Clear all and start empty" icon="bin" onPress={startEmpty} />
+      <QuietAction title="Lay out the demo" onPress={() => loadDemo(Date.now())} />
+      <Small>
+        Both replace what is here. Undo, at the top, brings it back; so does Safe keeping, another day.
+      </Small>
       <TextSheet
         ask={naming ? { title: 'Name of the kitchen', value: kitchen.name, fault: nameFault } : null}
         onClose={() => setNaming(false)}

@@ -1,23 +1,99 @@
-import { counted } from '../../core/quantity';
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { counted } from '../../core/quantity';
+import type { Crossing, Docs, Refusal } from '../../state/documents';
+import { saveFile } from '../../state/exchange';
+import { everythingText } from '../../state/snapshots';
 import { useDocuments } from '../../state/store';
+import { QuietAction } from '../../ui/actions';
 import { Notice } from '../../ui/notice';
 import { space } from '../../ui/theme';
+import { CAUSE_WORDS, crossingWords } from './keeping.words';
 
-/** Says when the browser keeps nothing, or when a kept document could not be read. */
+/** Says what is not kept, what could not be read, and what two windows changed at once, with a way on for each. */
 export function SaveFault() {
-  const fault = useDocuments((state) => state.saveFault);
-  const damaged = useDocuments((state) => state.damaged);
-  if (fault === null && damaged.length === 0) return null;
+  const { unsaved, aside, crossings, lost, docs } = useDocuments();
+  const router = useRouter();
+  const [crossing] = crossings;
+  if (unsaved === null && aside.length === 0 && !crossing && lost === null) return null;
   return (
     <View style={{ padding: space(1), gap: space(1) }}>
-      {fault ? <Notice fault="Not saved." mend={fault} /> : null}
-      {damaged.length > 0 ? (
-        <Notice
-          fault={`${counted(damaged.length, 'kept document')} could not be read.`}
-          mend={`Left as found: ${damaged.join(', ')}. The rest opened as usual.`}
-        />
+      {unsaved ? <Unsaved {...unsaved} /> : null}
+      {crossing ? <Crossed crossing={crossing} docs={docs} /> : null}
+      {lost ? <Lost lost={lost} /> : null}
+      {aside.length > 0 ? (
+        <>
+          <Notice
+            fault={`${counted(aside.length, 'kept document')} could not be read.`}
+            mend={`Set aside as found, and nothing is written over ${aside.length === 1 ? 'it' : 'them'}. The rest opened as usual.`}
+          />
+          <QuietAction
+            title={aside.length === 1 ? 'See it under Kitchen' : 'See them under Kitchen'}
+            onPress={() => router.navigate({ pathname: '/kitchen', params: { part: 'kept' } })}
+          />
+        </>
       ) : null}
     </View>
+  );
+}
+
+function Unsaved({ count, cause }: { readonly count: number; readonly cause: Refusal }) {
+  return (
+    <>
+      <Notice fault={`${counted(count, 'change')} not kept yet.`} mend={CAUSE_WORDS[cause]} />
+      <SaveEverything />
+    </>
+  );
+}
+
+/** All that stands on the screen, as a file: whatever the browser does with it. */
+export function SaveEverything() {
+  return (
+    <QuietAction
+      title="Save everything as a file"
+      onPress={() => saveFile('kitchen-and-runs.json', everythingText())}
+    />
+  );
+}
+
+function Crossed({ crossing, docs }: { readonly crossing: Crossing; readonly docs: Docs }) {
+  const { settle } = useDocuments.getState();
+  const { fault, mend, stays, other } = crossingWords(crossing, docs);
+  return (
+    <>
+      <Notice fault={fault} mend={mend} />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
+        <QuietAction title={stays} onPress={() => settle(crossing.id, 'as it stands')} />
+        <QuietAction title={other} onPress={() => settle(crossing.id, 'the other')} />
+      </View>
+    </>
+  );
+}
+
+function Lost({ lost }: { readonly lost: 'let go' | 'written again' }) {
+  const router = useRouter();
+  const { toldLost } = useDocuments.getState();
+  return lost === 'written again' ? (
+    <>
+      <Notice
+        fault="The browser had let go of what was kept here."
+        mend="All that stood in this window has been written again."
+      />
+      <QuietAction title="Good" onPress={toldLost} />
+    </>
+  ) : (
+    <>
+      <Notice
+        fault="What was kept in this browser is gone."
+        mend="The browser has let go of it, or its data were cleared. Bring in a file that you saved, or look whether something is left under Safe keeping."
+      />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
+        <QuietAction
+          title="To Safe keeping"
+          onPress={() => router.navigate({ pathname: '/kitchen', params: { part: 'kept' } })}
+        />
+        <QuietAction title="Begin anew" onPress={toldLost} />
+      </View>
+    </>
   );
 }

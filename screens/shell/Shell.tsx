@@ -1,6 +1,9 @@
 import { usePathname, useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View, useWindowDimensions } from 'react-native';
+import { useDocuments } from '../../state/store';
+import { QuietAction } from '../../ui/actions';
+import { Guard, PartMissing } from '../../ui/guard';
 import { WhySheet } from '../../ui/whySheet';
 import { Icon } from '../../ui/icons';
 import { Tap } from '../../ui/tap';
@@ -8,10 +11,17 @@ import { Small } from '../../ui/text';
 import { FONT, WIDE, space, useTokens } from '../../ui/theme';
 import { BringIn } from '../exchange/BringIn';
 import { PLACES } from './places';
-import { SaveFault } from './SaveFault';
+import { SaveEverything, SaveFault } from './SaveFault';
 import { Shortcuts } from './Shortcuts';
 
-export function Shell({ children }: { readonly children: ReactNode }) {
+export function Shell({
+  missing,
+  children,
+}: {
+  /** The rest of the app could not be loaded. */
+  readonly missing: boolean;
+  readonly children: ReactNode;
+}) {
   const { width } = useWindowDimensions();
   const { ground } = useTokens();
   const wide = width >= WIDE;
@@ -20,13 +30,35 @@ export function Shell({ children }: { readonly children: ReactNode }) {
       {wide ? <Places wide /> : null}
       <View role="main" style={{ flex: 1, minHeight: 0 }}>
         <SaveFault />
-        {children}
+        {missing ? <PartMissing /> : null}
+        <PlaceGuard>{children}</PlaceGuard>
       </View>
       {wide ? null : <Places wide={false} />}
       <WhySheet />
       <BringIn />
       <Shortcuts />
     </View>
+  );
+}
+
+/** A place that fails is told in its place: the others can still be gone to. */
+function PlaceGuard({ children }: { readonly children: ReactNode }) {
+  const path = usePathname();
+  const router = useRouter();
+  const docs = useDocuments((state) => state.docs);
+  return (
+    <Guard
+      what="This page"
+      resetKeys={[path, docs]}
+      ways={
+        <>
+          <QuietAction title="To the runs" onPress={() => router.navigate('/')} />
+          <SaveEverything />
+        </>
+      }
+    >
+      {children}
+    </Guard>
   );
 }
 

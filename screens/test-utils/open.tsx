@@ -21,7 +21,7 @@ export async function layOutDemo(): Promise<void> {
   router.replace.mockClear();
   jest.spyOn(Date, 'now').mockReturnValue(NOW);
   useScreen.setState({ why: null, lines: {} });
-  useDocuments.setState({ docs: {}, undoable: [], damaged: [], saveFault: null, ready: false });
+  useDocuments.setState({ docs: {}, undoable: [], aside: [], unsaved: null, ready: false });
   await act(() => loadPlanner(() => Promise.resolve(planning)));
   await act(() => useDocuments.getState().hydrate('2026-11-25T09:30'));
   act(() => useDocuments.getState().loadDemo('2026-11-25T09:30'));

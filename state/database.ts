@@ -1,0 +1,110 @@
+import { openDB, type IDBPDatabase, type IDBPTransaction } from 'idb';
+
+/**
+ * The browser's database as AsyncStorage lays it out (one store of texts by key), opened by the package that AsyncStorage
+ * itself opens it with: that one has no transaction over several keys, and holds on to a connection that is gone.
+ */
+const STORE = 'entries';
+const VERSION = 1;
+
+export type Entries = IDBPTransaction<unknown, [typeof STORE], 'readwrite'>['store'];
+
+/** The browser's answer is waited for so long, ms: a database that hangs never says so. */
+const PATIENCE_MS = 4000;
+
+export class NoAnswer extends Error {
+  constructor() {
+    super('The browser’s database does not answer.');
+  }
+}
+
+async function inTime<T>(work: Promise<T>): Promise<T> {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<never>((_, refuse) => {
+    timer = setTimeout(() => refuse(new NoAnswer()), PATIENCE_MS);
+  });
+  try {
+    return await Promise.race([work, late]);
+  } finally {
+    clearTimeout(timer);
+  }
+}
+
+export class Database {
+  private opened: Promise<IDBPDatabase> | null = null;
+
+  constructor(private readonly name: string) {}
+
+  /** All texts by key. */
+  readAll(): Promise<Record<string, string>> {
+    return inTime(
+      this.trying(async (db) => {
+        const tx = db.transaction(STORE, 'readonly');
+        const [keys, values] = await Promise.all([
+          tx.store.getAllKeys(),
+          tx.store.getAll() as Promise<unknown[]>,
+        ]);
+        await tx.done;
+        return Object.fromEntries(
+          keys.flatMap((key, i) => (typeof values[i] === 'string' ? [[String(key), values[i]]] : [])),
+        );
+      }),
+    );
+  }
+
+  /** All of it or nothing: one transaction, in which other windows wait. */
+  write<T>(work: (entries: Entries) => Promise<T>): Promise<T> {
+    return inTime(
+      this.trying(async (db) => {
+        const tx = db.transaction(STORE, 'readwrite');
+        // A promise that fails while the work still runs is heard at once; the fault itself is thrown below.
+        tx.done.catch(() => undefined);
+        try {
+          const result = await work(tx.store);
+          await tx.done;
+          return result;
+        } catch (fault) {
+          abort(tx);
+          throw tx.error ?? fault;
+        }
+      }),
+    );
+  }
+
+  /** Does something with the database; a connection that has failed is let go, so that the next try opens another. */
+  private async trying<T>(work: (db: IDBPDatabase) => Promise<T>): Promise<T> {
+    try {
+      return await work(await this.open());
+    } catch (fault) {
+      this.letGo();
+      throw fault;
+    }
+  }
+
+  private open(): Promise<IDBPDatabase> {
+    this.opened ??= openDB(this.name, VERSION, {
+      upgrade: (db) => {
+        if (!db.objectStoreNames.contains(STORE)) db.createObjectStore(STORE);
+      },
+      blocking: () => this.letGo(),
+      terminated: () => {
+        this.opened = null;
+      },
+    });
+    return this.opened;
+  }
+
+  private letGo(): void {
+    const { opened } = this;
+    this.opened = null;
+    opened?.then((db) => db.close()).catch(() => undefined);
+  }
+}
+
+function abort(tx: { readonly abort: () => void }): void {
+  try {
+    tx.abort();
+  } catch {
+    // It has ended already.
+  }
+}

@@ -1,0 +1,236 @@
+import { readDocument } from '../core/exchange/migrate';
+import { sameJson, threeWay, type Json } from '../core/exchange/threeWay';
+import type { Commit } from './ahead';
+
+/** What a transaction offers. */
+export interface Entries {
+  readonly get: (key: string) => Promise<unknown>;
+  readonly put: (text: string, key: string) => Promise<unknown>;
+  readonly delete: (key: string) => Promise<unknown>;
+  readonly getAllKeys: () => Promise<readonly unknown[]>;
+}
+
+/** Keys that are no documents begin so. */
+export const RESERVED = '~';
+/** Stands in every store that has been laid out: without it, what was there is gone. */
+export const STORE_KEY = '~store';
+const APPLIED_KEY = '~applied';
+const UNDO_PREFIX = '~undo/';
+const ASIDE_PREFIX = '~aside/';
+/** As the first versions kept the history: one text. */
+export const OLD_UNDO_KEY = 'undo';
+
+export const STEPS_KEPT = 40;
+/** Windows whose numbers are remembered: a crash may bring back what one wrote ahead days ago. */
+const WINDOWS_KEPT = 80;
+
+/** A step of the history, as kept: what was there before it, by key. */
+export interface Step {
+  readonly id: string;
+  readonly label: string;
+  readonly before: Readonly<Record<string, Json>>;
+}
+
+/** A change that another window's change got in the way of. */
+export interface Crossed {
+  readonly key: string;
+  /** Where both changed something; none where the other window took the whole out, or where both could not be joined. */
+  readonly path: readonly string[];
+  readonly mine: Json | undefined;
+  readonly theirs: Json | undefined;
+}
+
+/** What came of a commit. */
+export interface Landed {
+  /** The texts that now stand; null where there is none. */
+  readonly texts: Readonly<Record<string, string | null>>;
+  readonly step: Step | null;
+  readonly undone: string | null;
+  readonly crossed: readonly Crossed[];
+}
+
+/** The store was laid out once and has nothing now: the browser let go of it, or somebody cleared it. */
+export class StoreGone extends Error {
+  constructor() {
+    super('The store is gone.');
+  }
+}
+
+const textAt = async (entries: Entries, key: string): Promise<string | null> => {
+  const text = await entries.get(key);
+  return typeof text === 'string' ? text : null;
+};
+
+/** The document in a text, brought up to date; null where it is none that can be read. */
+function documentIn(text: string): Json | null {
+  try {
+    const read = readDocument(JSON.parse(text));
+    return read.ok ? (read.value as unknown as Json) : null;
+  } catch {
+    return null;
+  }
+}
+
+/** Puts one change into the store, merged with whatever other windows put there since it was begun; once only. */
+export async function land(entries: Entries, commit: Commit): Promise<Landed> {
+  if ((await textAt(entries, STORE_KEY)) === null) throw new StoreGone();
+  const applied = await appliedIn(entries);
+  const keys = Object.keys(commit.texts);
+  const nothing: Landed = { texts: {}, step: null, undone: null, crossed: [] };
+  if ((applied[commit.window] ?? 0) >= commit.number)
+    return { ...nothing, texts: await textsAt(entries, keys), undone: commit.undoes };
+  const undoKey = commit.undoes === null ? null : await keyOfStep(entries, commit.undoes);
+  const takenBack = commit.undoes !== null && undoKey === null;
+  // Another window has taken the same step back.
+  const landed = takenBack ? { ...nothing, undone: commit.undoes } : await put(entries, commit);
+  if (undoKey !== null) await entries.delete(undoKey);
+  if (landed.step) await addStep(entries, landed.step);
+  const numbers = Object.entries({ ...applied, [commit.window]: commit.number });
+  await entries.put(JSON.stringify(Object.fromEntries(numbers.slice(-WINDOWS_KEPT))), APPLIED_KEY);
+  return takenBack ? { ...landed, texts: await textsAt(entries, keys) } : landed;
+}
+
+async function put(entries: Entries, { texts, step, undoes }: Commit): Promise<Landed> {
+  const stands: Record<string, string | null> = {};
+  const before: Record<string, Json> = {};
+  const crossed: Crossed[] = [];
+  for (const [key, { base, next }] of Object.entries(texts)) {
+    const current = await textAt(entries, key);
+    const settled = settle(key, base, current, next);
+    crossed.push(...settled.crossed);
+    // Nothing is written over what cannot be read.
+    if (settled.aside !== null) await setAside(entries, key, settled.aside);
+    before[key] = settled.before;
+    stands[key] = settled.text;
+    if (settled.text === null) await entries.delete(key);
+    else if (settled.text !== current) await entries.put(settled.text, key);
+  }
+  return { texts: stands, step: step && { ...step, before }, undone: undoes, crossed };
+}
+
+interface Settled {
+  readonly text: string | null;
+  readonly before: Json;
+  readonly crossed: readonly Crossed[];
+  /** A text that stood there and cannot be read. */
+  readonly aside: string | null;
+}
+
+function settle(key: string, base: string | null, current: string | null, next: string | null): Settled {
+  const parse = (text: string | null): Json => (text === null ? null : (JSON.parse(text) as Json));
+  const plain = { text: next, crossed: [], aside: null };
+  if (current === base) return { ...plain, before: parse(base) };
+  if (current === null) {
+    const gone = { key, path: [], mine: parse(next), theirs: undefined };
+    // What another window took out stays out.
+    return base === null || next === null
+      ? { ...plain, before: null }
+      : { ...plain, text: null, before: null, crossed: [gone] };
+  }
+  const theirs = documentIn(current);
+  if (theirs === null) return { ...plain, before: parse(base), aside: current };
+  if (next === null) return { ...plain, before: theirs };
+  const mine = parse(next);
+  const old = base === null ? undefined : parse(base);
+  if (old !== undefined && sameJson(old, theirs)) return { ...plain, before: theirs };
+  const merged = threeWay(old, theirs, mine);
+  const whole = readDocument(merged.value);
+  // Two changes that fit each by itself need not fit together: then this window's stands, and the other is offered.
+  return whole.ok
+    ? {
+        text: JSON.stringify(merged.value),
+        before: theirs,
+        crossed: merged.clashes.map((clash) => ({ key, ...clash })),
+        aside: null,
+      }
+    : { ...plain, before: theirs, crossed: [{ key, path: [], mine, theirs }] };
+}
+
+async function appliedIn(entries: Entries): Promise<Record<string, number>> {
+  try {
+    const data: unknown = JSON.parse((await textAt(entries, APPLIED_KEY)) ?? '{}');
+    return typeof data === 'object' && data !== null && !Array.isArray(data)
+      ? (data as Record<string, number>)
+      : {};
+  } catch {
+    return {};
+  }
+}
+
+async function textsAt(entries: Entries, keys: readonly string[]): Promise<Record<string, string | null>> {
+  const texts: Record<string, string | null> = {};
+  for (const key of keys) texts[key] = await textAt(entries, key);
+  return texts;
+}
+
+const stepKeys = async (entries: Entries): Promise<string[]> =>
+  (await entries.getAllKeys())
+    .map(String)
+    .filter((key) => key.startsWith(UNDO_PREFIX))
+    .sort();
+
+const keyOfStep = async (entries: Entries, id: string): Promise<string | null> =>
+  (await stepKeys(entries)).find((key) => key.endsWith(`/${id}`)) ?? null;
+
+async function addStep(entries: Entries, step: Step): Promise<void> {
+  const keys = await stepKeys(entries);
+  const last = Number(keys.at(-1)?.split('/')[1] ?? 0);
+  await entries.put(JSON.stringify(step), `${UNDO_PREFIX}${String(last + 1).padStart(10, '0')}/${step.id}`);
+  for (const key of keys.slice(0, Math.max(0, keys.length + 1 - STEPS_KEPT))) await entries.delete(key);
+}
+
+/** Lays texts into a store that has none; hands back false where there are some. */
+export async function layOut(
+  entries: Entries,
+  texts: Readonly<Record<string, string>>,
+  steps: readonly Step[] = [],
+): Promise<boolean> {
+  if ((await textAt(entries, STORE_KEY)) !== null) return false;
+  for (const [key, text] of Object.entries(texts)) {
+    if ((await textAt(entries, key)) === null) await entries.put(text, key);
+  }
+  for (const step of steps) await addStep(entries, step);
+  await entries.put(JSON.stringify({ kind: 'carnelian', version: 1 }), STORE_KEY);
+  return true;
+}
+
+/** Marks a store of an earlier version, and lays its history out as it is kept now. */
+export async function adopt(entries: Entries, steps: readonly Step[]): Promise<void> {
+  if (await layOut(entries, {}, steps)) await entries.delete(OLD_UNDO_KEY);
+}
+
+/** Moves a text that is no document under a name of its own, where nothing is ever written over it. */
+export async function setAside(entries: Entries, key: string, text: string): Promise<string> {
+  const taken = new Set((await entries.getAllKeys()).map(String));
+  let n = 1;
+  while (taken.has(`${ASIDE_PREFIX}${n}/${key}`)) n += 1;
+  const name = `${ASIDE_PREFIX}${n}/${key}`;
+  await entries.put(text, name);
+  await entries.delete(key);
+  return name;
+}
+
+/** What stands in a store, told apart. */
+export interface Found {
+  readonly documents: Readonly<Record<string, string>>;
+  /** Texts of the history, oldest first. */
+  readonly steps: readonly string[];
+  /** Texts that were set aside: by the key that they have now, with the one that they had. */
+  readonly aside: Readonly<Record<string, { readonly from: string; readonly text: string }>>;
+  readonly laid: boolean;
+}
+
+export function tellApart(held: Readonly<Record<string, string>>): Found {
+  const documents: Record<string, string> = {};
+  const aside: Record<string, { from: string; text: string }> = {};
+  const steps: [string, string][] = [];
+  for (const [key, text] of Object.entries(held)) {
+    if (key.startsWith(UNDO_PREFIX)) steps.push([key, text]);
+    else if (key.startsWith(ASIDE_PREFIX)) {
+      const from = key.slice(key.indexOf('/', ASIDE_PREFIX.length) + 1);
+      aside[key] = { from, text };
+    } else if (!key.startsWith(RESERVED)) documents[key] = text;
+  }
+  steps.sort(([a], [b]) => (a < b ? -1 : 1));
+  return { documents, aside, steps: steps.map(([, text]) => text), laid: STORE_KEY in held };
+}
