@@ -138,6 +138,9 @@ export function figureOf(cell: Cell): Figure {
   };
 }
 
+/** Below nought by less than this, of any unit, is floating point. */
+const NOTHING = 1e-6;
+
 /** Value and range of a sum, rounded where it is counted, bare where it is decided. */
 export function stand(cell: Cell, raw: number, moves: Moves, sampling: Sampling | null): void {
   const { whole, decide, signed } = cell.more;
@@ -146,11 +149,14 @@ export function stand(cell: Cell, raw: number, moves: Moves, sampling: Sampling 
     cell.at = cell.value = cell.low = cell.high = held ?? decided(decide, raw);
     return;
   }
-  const below = raw - spanBelow(moves, cell);
-  const low = below < 0 && raw >= 0 && signed !== true && !SIGNED.has(cell.unit) ? 0 : below;
-  const high = raw + spanAbove(moves, cell);
+  const bounded = signed !== true && !SIGNED.has(cell.unit);
+  // What floating point leaves of a difference that is nothing is nothing.
+  const settled = bounded && raw < 0 && raw > -NOTHING ? 0 : raw;
+  const below = settled - spanBelow(moves, cell);
+  const low = bounded && below < 0 && settled >= 0 ? 0 : below;
+  const high = settled + spanAbove(moves, cell);
   const round = whole === undefined ? as : whole === 'floor' ? floorNear : ceilNear;
-  cell.at = cell.value = held ?? round(raw);
+  cell.at = cell.value = held ?? round(settled);
   cell.low = round(low);
   cell.high = round(high);
 }

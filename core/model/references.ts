@@ -131,16 +131,24 @@ export function formulasNamed(lines: readonly Line[]): Set<string> {
 
 /** Names along the way from a formula back to itself, or null where its parts come to an end. */
 export function cycleFrom(formula: FormulaDoc, all: readonly FormulaDoc[]): string[] | null {
-  const walk = (at: FormulaDoc, path: readonly FormulaDoc[]): string[] | null => {
+  const byId = new Map(all.map((doc) => [doc.id, doc]));
+  // A formula from which no ring was found is not gone through again, however many others take it.
+  const clear = new Set<FormulaDoc>();
+  const path: FormulaDoc[] = [];
+  const walk = (at: FormulaDoc): string[] | null => {
+    if (clear.has(at)) return null;
     if (path.includes(at)) return [...path.slice(path.indexOf(at)), at].map((doc) => doc.name);
+    path.push(at);
     for (const part of at.parts ?? []) {
-      const next = all.find((doc) => doc.id === part.formulaId);
-      const found = next ? walk(next, [...path, at]) : null;
+      const next = byId.get(part.formulaId);
+      const found = next ? walk(next) : null;
       if (found) return found;
     }
+    path.pop();
+    clear.add(at);
     return null;
   };
-  return walk(formula, []);
+  return walk(formula);
 }
 
 /** The formula whose bowl bears the id `batter.mixed` in a line's plan. */

@@ -7,8 +7,7 @@ import type { FinishedLot } from './stations/lots';
 
 /** Allergens of a formula and of all that it is made of. */
 export function formulaAllergens(run: RunContext, id: string): readonly Allergen[] {
-  const { doc, read } = run.formula(id);
-  return [...read.allergens, ...(doc.parts ?? []).flatMap((part) => formulaAllergens(run, part.formulaId))];
+  return [...new Set([...run.madeOf(id)].flatMap((one) => [...run.formula(one).read.allergens]))];
 }
 
 const ofWords = (what: string): Allergen[] =>

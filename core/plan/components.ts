@@ -110,11 +110,8 @@ const partDemands = (
     exact: true,
   }));
 
-function contains(run: RunContext, id: string, part: string): boolean {
-  return (run.formula(id).doc.parts ?? []).some(
-    ({ formulaId }) => formulaId === part || contains(run, formulaId, part),
-  );
-}
+const contains = (run: RunContext, id: string, part: string): boolean =>
+  id !== part && run.madeOf(id).has(part);
 
 function addComponent(ledger: PlanFigures, run: RunContext, id: string, demands: readonly Demand[]): Batch {
   const formula = run.formula(id);

@@ -68,6 +68,8 @@ export interface RunContext {
   readonly thing: <K extends keyof Kinds>(kind: K, id: string) => Kinds[K];
   /** A formula that can be read and scaled; throws `Unplannable` where it is gone, empty or made of itself. */
   readonly formula: (id: string) => KnownFormula;
+  /** A formula and all that it is made of, by id. */
+  readonly madeOf: (id: string) => ReadonlySet<string>;
 }
 
 export type PlanFile = Pick<RunFile, 'run' | 'formulas' | 'kitchen' | 'asOf'>;
@@ -75,7 +77,8 @@ export type PlanFile = Pick<RunFile, 'run' | 'formulas' | 'kitchen' | 'asOf'>;
 export function runContext({ run, formulas, kitchen, asOf }: PlanFile, readings?: Readings): RunContext {
   const holds = kitchenHolds(kitchen);
   const checked = new Map<string, KnownFormula>();
-  return {
+  const made = new Map<string, ReadonlySet<string>>();
+  const context: RunContext = {
     kitchen,
     beliefs: new Beliefs(kitchen.beliefs),
     formulas,
@@ -103,7 +106,18 @@ export function runContext({ run, formulas, kitchen, asOf }: PlanFile, readings?
       checked.set(id, found);
       return found;
     },
+    madeOf: (id) => {
+      const known = made.get(id);
+      if (known) return known;
+      const reached = new Set([id]);
+      for (const one of reached) {
+        for (const part of context.formula(one).doc.parts ?? []) reached.add(part.formulaId);
+      }
+      made.set(id, reached);
+      return reached;
+    },
   };
+  return context;
 }
 
 /** What one batch of a formula takes of other formulas, g. */

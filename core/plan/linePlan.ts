@@ -1,7 +1,8 @@
 import { cautionsFor, type Caution, type Facts } from '../caution/cautions';
 import { keepingOf, type Keeping } from '../caution/keeping';
 import type { AnyRef, Explained, Figure, LaidOut, Move, Ref } from '../figure';
-import type { Family, FormulaDoc, Line } from '../model/documents';
+import { edit, takeOffer } from '../line';
+import { lineSchema, type Family, type FormulaDoc, type Line } from '../model/documents';
 import type { CupcakeCut, Patch, Section } from '../piece';
 import type { Allergen } from '../quantity';
 import { contentAllergens, lotAllergens, type Contents, type OwnCoat } from './allergens';
@@ -174,6 +175,9 @@ export interface Planned {
 /** Room for which keeping is told where the plan has none of its own, °C. Basis: a cool room. */
 const ROOM_C = 20;
 
+/** A line as planned, or that it could not be. */
+type PlannedOr = LinePlan | { readonly planned: false };
+
 /**
  * What a line comes to, whatever its family. A class with getters: while a count is typed hardly any of what is told is
  * asked for, and getters written in a literal would give each plan a hidden layout of its own, which the engine keeps,
@@ -191,6 +195,7 @@ export class LinePlan implements Explained {
   /** When the run must be ready, and for which time it is planned; minutes since the epoch, local. */
   readonly readyMin: number;
   readonly asOfMin: number | null;
+  private tried: ((line: Line) => PlannedOr) | null = null;
   private keptFacts: Facts | null = null;
   private keptRemainder: Remainder | null = null;
   private keptTasks: readonly Task[] | null = null;
@@ -211,6 +216,11 @@ export class LinePlan implements Explained {
     this.lots = told.lots.map((lot) => new ToldLot(lot, run, told));
     this.readyMin = run.readyMin;
     this.asOfMin = run.asOfMin;
+  }
+
+  /** How a change of this line is planned beside the others: nothing is offered that does not keep its promise. */
+  triedBy(tried: (line: Line) => PlannedOr): void {
+    this.tried = tried;
   }
 
   get figures(): readonly Figure[] {
@@ -243,7 +253,7 @@ export class LinePlan implements Explained {
     return (this.keptTasks ??= this.told.tasks());
   }
   get remainder(): Remainder {
-    return (this.keptRemainder ??= this.told.remainder());
+    return (this.keptRemainder ??= this.keptOffers(this.told.remainder()));
   }
   get strata(): readonly Stratum[] {
     return this.told.strata();
@@ -283,6 +293,19 @@ export class LinePlan implements Explained {
   /** Which schools the sums follow, and what to watch for. Measures in braces, for `inStyle`. */
   get notes(): readonly string[] {
     return this.told.notes();
+  }
+
+  private keptOffers(remainder: Remainder): Remainder {
+    const { tried } = this;
+    if (!tried) return remainder;
+    const offers = remainder.offers.filter(({ change }) => {
+      if (change === null) return true;
+      const next = edit(this.line, takeOffer(this.line, change));
+      if (!lineSchema.safeParse(next).success) return false;
+      const plan = tried(next);
+      return plan.planned && plan.parts.count.made.value >= (change.count ?? this.line.count);
+    });
+    return { ...remainder, offers };
   }
 
   private facts(): Facts {

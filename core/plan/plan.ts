@@ -1,4 +1,4 @@
-import type { FormulaDoc, Line } from '../model/documents';
+import type { FormulaDoc, Line, RunDoc } from '../model/documents';
 import { plainFormulaId, referencesOf } from '../model/references';
 import { OutOfBounds, type Sampling } from '../figure';
 import type { Readings } from '../formula';
@@ -61,6 +61,10 @@ function planLines(
     const begun = begin(context, withPin(line, pin), sampling);
     return { line, pin, known, begun, needs: 'work' in begun ? begun.needs : [] };
   });
+  const tried = (instead: Line): PlannedLine =>
+    planLines(context, { ...file, run: withLine(file.run, instead) }, null, null).find(
+      (one) => one.line.id === instead.id,
+    ) ?? { planned: false, line: instead, ...unplannableOf(null) };
   return started.map(({ line, pin, known, begun, needs }) => {
     const others = new Map<string, number>();
     for (const other of started) {
@@ -73,10 +77,16 @@ function planLines(
     if (known && sameNeeds(known.others, others)) return known.result;
     const one = begun ?? begin(context, withPin(line, pin), sampling);
     const result = 'work' in one ? finish(one, others) : one;
+    if (result.planned && sampling === null) result.triedBy(tried);
     kept?.keep(line, { pin, needs, others, result });
     return result;
   });
 }
+
+const withLine = (run: RunDoc, instead: Line): RunDoc => ({
+  ...run,
+  lines: run.lines.map((line) => (line.id === instead.id ? instead : line)),
+});
 
 interface Begun {
   readonly line: Line;
@@ -88,7 +98,7 @@ function begin(context: RunContext, line: Line, sampling: Sampling | null): Begu
   return attempt(line, () => {
     // All that a line rests on is looked up first: what is told later cannot fail for want of it.
     for (const { kind, id } of referencesOf(line)) {
-      if (kind === 'formula') checkFormulaTree(context, id);
+      if (kind === 'formula') context.madeOf(id);
       else context.thing(kind, id);
     }
     const work = planningOf(context, line, sampling);
@@ -104,14 +114,6 @@ function finish(one: Begun, others: ReadonlyMap<string, number>): PlannedLine {
     if (!done.done) throw new Error('invariant: a line asks for batter once');
     return done.value;
   });
-}
-
-/** Looks up a formula and all that it is made of, each once: formulas may share their parts many times over. */
-function checkFormulaTree(context: RunContext, id: string): void {
-  const reached = new Set([id]);
-  for (const one of reached) {
-    for (const part of context.formula(one).doc.parts ?? []) reached.add(part.formulaId);
-  }
 }
 
 function attempt<T>(line: Line, work: () => T): T | Unplanned {

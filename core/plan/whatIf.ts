@@ -1,3 +1,4 @@
+import { lineSchema } from '../model/documents';
 import type {
   CakesicleLine,
   CoatChoice,
@@ -11,7 +12,7 @@ import type {
   MugLine,
   PopLine,
 } from '../model/documents';
-import { choose, type Choice, type LineAction } from '../line';
+import { edit, choose, type Choice, type LineAction } from '../line';
 import type { AnyRef, Figure } from '../figure';
 import { FINISHES } from '../process/batter.table';
 import { BINDER_FACTOR, BIND_SCHOOLS } from '../process/bind.table';
@@ -55,7 +56,15 @@ const ask = (id: string, title: string, ways: readonly Way[]): Question => ({
 
 /** All that can be asked of a line: another tin, vessel, mould, mug, thickness, school. One alternative is no question. */
 export const questionsOf = (line: Line, kitchen: KitchenDoc, plan?: LinePlan): Question[] =>
-  ofFamily(line, kitchen, plan ?? null).filter(({ alternatives }) => alternatives.length > 1);
+  ofFamily(line, kitchen, plan ?? null)
+    .map((question) => ({
+      ...question,
+      // What a line cannot be is not thought of.
+      alternatives: question.alternatives.filter(
+        ({ now, action }) => now || lineSchema.safeParse(edit(line, action)).success,
+      ),
+    }))
+    .filter(({ alternatives }) => alternatives.length > 1);
 
 /** The questions of a line by its family, in the order of the work. */
 function ofFamily(line: Line, kitchen: KitchenDoc, plan: LinePlan | null): Question[] {

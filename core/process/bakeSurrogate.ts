@@ -7,8 +7,13 @@ import { SHEET_SURROGATE, SURROGATE } from './bakeSurrogate.table';
 export const surrogateFeatures = (input: BakeModelInput): readonly number[] =>
   featuresOf(input.pan, input, input.airC, input.batterC);
 
+/** Masses below this are taken for it, g: the form is fitted to pieces. */
+const LEAST_G = 0.5;
+
 function featuresOf(pan: PanShape, input: BakeModelInput, airC: number, batterC: number): readonly number[] {
-  const { massG, batterDensity, cakeDensity, lossShare, doneC } = input;
+  const { batterDensity, cakeDensity, lossShare, doneC } = input;
+  // The low end of a range may come to nothing; a crumb of batter still takes its time.
+  const massG = Math.max(input.massG, LEAST_G);
   const batterMl = massG / batterDensity;
   const cakeMl = (massG * (1 - lossShare)) / cakeDensity;
   const volumeM3 = (batterMl + BAKE_PHYSICS.riseStage * (cakeMl - batterMl)) * 1e-6;
@@ -18,7 +23,8 @@ function featuresOf(pan: PanShape, input: BakeModelInput, airC: number, batterC:
     Math.abs(flare) < 1e-9
       ? volumeM3 / (Math.PI * base * base)
       : (Math.cbrt((3 * flare * volumeM3) / Math.PI + base ** 3) - base) / flare;
-  const top = base + flare * height;
+  // A well that narrows upwards is full before its walls would meet.
+  const top = Math.max(base + flare * height, 0.2 * base);
   const area = Math.PI * (base * base + top * top + (base + top) * height * Math.hypot(1, flare));
   const warming = lumpedWarming(batterC, doneC, airC);
   return [
@@ -59,7 +65,6 @@ export function sheetSurrogateS(input: BakeModelInput): number {
 }
 
 function weighed(input: BakeModelInput, pan: PanShape, weights: readonly number[]): number {
-  if (input.massG <= 0) throw new Error('invariant: a piece has mass');
   // Nearer the doneness temperature the logarithm runs away; such an oven dries a piece rather than bake it.
   const airC = Math.max(input.airC, input.doneC + 15);
   const batterC = Math.min(input.batterC, input.doneC - 1);

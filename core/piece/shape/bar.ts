@@ -50,6 +50,7 @@ export const bar: WellShape = {
       ),
     );
   },
+  inOrder: (mm) => ({ ...mm, length: Math.max(mm.length, mm.top), top: Math.min(mm.length, mm.top) }),
   volumeSays: 'A bar with sloping sides, narrower at its base on every side by the same.',
   pan: ({ length, top, base }, depthMm) => {
     const narrower = top - base;

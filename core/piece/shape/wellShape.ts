@@ -56,6 +56,8 @@ export interface WellShape {
   readonly fields: readonly WellField[];
   /** A measure that a tin does not state, mm. */
   readonly usualMm: (side: Side, topMm: number) => number;
+  /** The measures as the shape takes them, where they may be stated the other way round. */
+  readonly inOrder?: (mm: Readonly<Record<Side, number>>) => Record<Side, number>;
   /** To the brim. */
   readonly volume: (of: Sides) => Expr<'ml'>;
   /** What the volume rests on: "A well is a cone with its point cut off." */

@@ -20,9 +20,10 @@ const SIDES = Object.keys(SIDE_FIELDS) as Side[];
 /** All measures of a tin's well, mm: as stated, or as usual for its shape. */
 export function sidesOf(tin: Measured): SideMm {
   const shape = wellShapeOf(tin);
-  return Object.fromEntries(
+  const mm = Object.fromEntries(
     SIDES.map((side) => [side, tin[SIDE_FIELDS[side]] ?? shape.usualMm(side, tin.topMm)]),
   ) as Record<Side, number>;
+  return shape.inOrder?.(mm) ?? mm;
 }
 
 /** A well to the brim by measures, ml. */

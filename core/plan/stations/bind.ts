@@ -139,7 +139,9 @@ function addSource(f: PlanFigures, part: CrumbPart, id: string): Source {
     sentence: CRUMB.frostingShare,
   });
   const most = { pin: { min: 0, max: cake.value } };
-  const mass = f.sum(id, CRUMB.ofLeftover, 'g', times(cake, without(share)), most);
+  const mass = f.sum(id, CRUMB.ofLeftover, 'g', times(cake, without(share)), {
+    pin: { min: 0.1, max: cake.value },
+  });
   const all = times(cake, share);
   const frosting = f.sum(
     `${id}.frosting`,

@@ -1,4 +1,4 @@
-import { atLeast, minus, over, times, wholeOf, type Expr, type Ref } from '../../figure';
+import { atLeast, minus, over, times, wholeOf, type Expr, type Ref, measure } from '../../figure';
 import type { Limit, Supply } from '../emitted';
 import type { PlanFigures } from '../figures';
 import type { RunContext } from '../context';
@@ -14,6 +14,9 @@ export interface Supplied {
 export const addWanted = (f: PlanFigures, count: number, many: string): Ref<'pieces'> =>
   f.given('count.wanted', COUNT.wanted(many), 'pieces', count, 'stated');
 
+/** Less of something in a piece is none of it, g. */
+const TRACE_G = 0.01;
+
 /**
  * Pieces that a supply on the table allows: what there is, less what stays over in any case, over what one piece takes.
  * Nothing where no amount is stated.
@@ -25,10 +28,12 @@ export function supplied(
   each: Ref<'g'>,
   lost?: Ref<'g'> | null,
 ): Supplied[] {
-  if (onHandG === null || onHandG === undefined) return [];
+  // What takes none of it is not bounded by it.
+  if (onHandG === null || onHandG === undefined || each.value < TRACE_G) return [];
   const name = SUPPLY_NAMES[supply];
   const there = f.given(`${supply}.onHand`, COUNT.onHand(name), 'g', onHandG, 'stated');
-  const sum: Expr<'1'> = lost ? over(atLeast(minus(there, lost), 0), each) : over(there, each);
+  const takes = atLeast(each, measure(TRACE_G, 'g'));
+  const sum: Expr<'1'> = over(lost ? atLeast(minus(there, lost), 0) : there, takes);
   return [
     { supply, pieces: f.sum(`count.${supply}`, COUNT.allows(name), 'pieces', sum, { whole: 'floor' }) },
   ];

@@ -1,5 +1,5 @@
 import type { CrumbPart } from '../../model/documents';
-import { measure, minus, over, times, without, type Ref } from '../../figure';
+import { atLeast, measure, minus, over, times, without, type Ref } from '../../figure';
 import { PARAMS, scopeOf } from '../../param';
 import { METHODS, MUG_LOSS } from '../../process/batter.table';
 import { BREAKAGE } from '../../process/bind.table';
@@ -95,6 +95,9 @@ function sheetOf(
   return { spec, part: addSheet(f, spec) };
 }
 
+/** Nobody mixes and bakes for less batter than this, g: a spoonful. */
+const LEAST_BATTER_G = 10;
+
 /** A bake for its crumb: the bowl, the oven or the microwave, and what of the cake becomes crumb. */
 export interface CrumbBake {
   /** Place among the sources of crumb, from 0. */
@@ -136,8 +139,10 @@ export function addCrumbBakes(
 ): CrumbsPart {
   const bakes: CrumbBake[] = [];
   const baked = new Map<number, Ref<'g'>>();
+  // Beside crumb that is there already, a spoonful of batter is not worth a bowl and an oven.
+  const least = sources.some(({ mass }) => mass !== null && mass.value > 0) ? LEAST_BATTER_G : 0;
   for (const one of planned) {
-    if (one.needed.value <= 0) {
+    if (one.needed.value <= least) {
       baked.set(one.at, figures.given(`crumb.${one.at + 1}`, CRUMB.nothing, 'g', 0, 'counted'));
       continue;
     }
@@ -240,5 +245,5 @@ function addCrumbOf(
   const crumb = f.sum(id, CRUMB.ofCake, 'g', times(cake, without(trim), without(breakage)), {
     pin: { min: 0, max: cake.pinned ? cake.value : ready.high },
   });
-  return { cake, crumb, aside: f.sum(`${id}.aside`, CRUMB.aside, 'g', minus(cake, crumb)) };
+  return { cake, crumb, aside: f.sum(`${id}.aside`, CRUMB.aside, 'g', atLeast(minus(cake, crumb), 0)) };
 }

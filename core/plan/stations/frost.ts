@@ -10,6 +10,7 @@ import {
   type Expr,
   type Ref,
   type Words,
+  largerOf,
 } from '../../figure';
 import { PARAMS, scopeOf } from '../../param';
 import {
@@ -142,7 +143,9 @@ export const addFondantEach = (
   box: boolean,
 ): Ref<'g'> => {
   const said: Words = box ? FONDANT_WORDS.eachOfBox : FONDANT_WORDS.each;
-  const layer = layerMl(times(minus(area, foot), measure(FONDANT.thicknessMm, 'mm')));
+  // A piece baked low in its well stands on less than the well's foot; half of any piece is covered.
+  const covered = largerOf(minus(area, foot), over(area, 2));
+  const layer = layerMl(times(covered, measure(FONDANT.thicknessMm, 'mm')));
   return f.sum('fondant.each', said, 'g', times(layer, measure(FONDANT.density, 'g/ml')));
 };
 

@@ -144,7 +144,7 @@ export function addShell(
 export function addRoomInside(f: PlanFigures, cavity: CavityPart, shell: ShellPart): Ref<'ml'> {
   const { volume, stick } = cavity;
   const less = [shell.shellVolume, shell.backVolume, ...(stick ? [stick] : [])];
-  return f.sum('cavity.room', SHELL.room, 'ml', minus(volume, ...less), { signed: true });
+  return f.sum('cavity.room', SHELL.room, 'ml', minus(volume, ...less));
 }
 
 /** Dough pressed into a shell. */

@@ -97,7 +97,7 @@ function addHollow(f: PlanFigures, tin: TinDoc, shape: WellShape): Pick<WellPart
     'ml',
     shape.volume(sidesFor({ sides })),
     {
-      pin: { min: 5, max: 5000 },
+      pin: { min: 1, max: 5000 },
     },
   );
   return { sides, volume };

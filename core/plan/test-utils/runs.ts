@@ -95,7 +95,7 @@ export const someFile: fc.Arbitrary<PlanFile> = fc
   .chain((kitchen) =>
     someLines(kitchen).map((lines) => ({
       kitchen,
-      formulas: FORMULAS,
+      formulas: [...FORMULAS],
       run: runSchema.parse({
         kind: 'run',
         version: 2,
