@@ -2,6 +2,17 @@ const { getDefaultConfig } = require('expo/metro-config');
 
 const config = getDefaultConfig(__dirname);
 config.maxWorkers = 2;
+// Asks which script it stands in as it is run: that has to be while the script itself is.
+const AT_ONCE = {
+  [require.resolve('expo/src/winter/ImportMetaRegistry.ts')]: true,
+  [require.resolve('expo/src/winter/runtime.ts')]: true,
+};
+// A module is run when something of it is first used: the first screen uses a third of what its scripts hold.
+const { getTransformOptions } = config.transformer;
+config.transformer.getTransformOptions = async (...asked) => {
+  const usual = (await getTransformOptions?.(...asked)) ?? {};
+  return { ...usual, transform: { ...usual.transform, inlineRequires: { blockList: AT_ONCE } } };
+};
 
 // Left out of the bundle: zod's translations, and the animation engine that expo-router pulls in and nothing here uses.
 const LEFT_OUT = [/^react-native-reanimated$/, /^react-native-worklets$/];

@@ -15,6 +15,8 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     trace: 'off',
+    // Kept files would be fetched anew in every test's own browser; `offline.desk.spec.ts` allows them.
+    serviceWorkers: 'block',
     timezoneId: 'Europe/London',
     locale: 'en-GB',
     launchOptions: CHROMIUM,

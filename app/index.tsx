@@ -1,1 +1,10 @@
-export { RunsScreen as default } from '../screens/runs/RunsScreen';
+import { RunsScreen } from '../screens/runs/RunsScreen';
+import { PlaceGuard } from '../screens/shell/PlaceGuard';
+
+export default function Runs() {
+  return (
+    <PlaceGuard>
+      <RunsScreen />
+    </PlaceGuard>
+  );
+}

@@ -3,7 +3,8 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { createApp } from './app';
+import { createServer, request as httpRequest } from 'node:http';
+import { createApp, drain, limit } from './app';
 
 const HASHED = '/_expo/static/js/web/entry-0123456789abcdef0123456789abcdef.js';
 
@@ -14,10 +15,15 @@ describe('the server', () => {
   beforeAll((done) => {
     const dist = mkdtempSync(join(tmpdir(), 'carnelian-dist-'));
     mkdirSync(join(dist, '_expo/static/js/web'), { recursive: true });
-    writeFileSync(join(dist, 'index.html'), '<!doctype html><title>shell</title>');
+    writeFileSync(
+      join(dist, 'index.html'),
+      '<!doctype html><title>shell</title><script>1</script><style>a{}</style>',
+    );
     writeFileSync(join(dist, 'icon.svg'), '<svg/>');
-    writeFileSync(join(dist, HASHED), '1');
-    server = createApp(dist).listen(0, '127.0.0.1', () => {
+    writeFileSync(join(dist, HASHED), 'whole');
+    writeFileSync(join(dist, `${HASHED}.br`), 'brotli');
+    writeFileSync(join(dist, `${HASHED}.gz`), 'gzipped');
+    server = limit(createServer(createApp(dist))).listen(0, '127.0.0.1', () => {
       base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
       done();
     });
@@ -31,13 +37,14 @@ describe('the server', () => {
   });
 
   it('gives the shell for any address of the app and 404 for a missing file or route', async () => {
-    for (const path of ['/', '/runs/run-1/sums', '/kitchen']) {
+    for (const path of ['/', '/runs/run-1/sums', '/kitchen', '/runs/run-1.5/sums', '/formulas/butter.cake']) {
       const response = await fetch(base + path);
       expect(await response.text()).toContain('shell');
       expect(response.headers.get('cache-control')).toBe('no-cache');
     }
     expect((await fetch(`${base}/missing.js`)).status).toBe(404);
     expect((await fetch(`${base}/api/nothing`)).status).toBe(404);
+    expect((await fetch(`${base}/_expo/static/js/web/gone-0123.js`)).status).toBe(404);
     expect((await fetch(`${base}/..%2f..%2fetc/passwd`)).status).not.toBe(500);
   });
 
@@ -51,5 +58,58 @@ describe('the server', () => {
     expect(headers.get('content-security-policy')).toContain("default-src 'self'");
     expect(headers.get('x-content-type-options')).toBe('nosniff');
     expect(headers.get('x-powered-by')).toBeNull();
+  });
+
+  /** An answer to a bare request, past what fetch would do to it. */
+  const bare = (path: string, headers: Record<string, string> = {}, method = 'GET') =>
+    new Promise<{ status: number; headers: Record<string, unknown>; body: string }>((done, fail) => {
+      const asked = httpRequest(base + path, { method, headers }, (response) => {
+        let body = '';
+        response.on('data', (part: Buffer) => (body += part.toString()));
+        response.on('end', () => done({ status: response.statusCode ?? 0, headers: response.headers, body }));
+      });
+      asked.on('error', fail);
+      asked.end();
+    });
+
+  it('sends what was compressed when the app was built, as the client reads it', async () => {
+    expect((await bare(HASHED, { 'accept-encoding': 'gzip, br' })).body).toBe('brotli');
+    expect((await bare(HASHED, { 'accept-encoding': 'gzip' })).body).toBe('gzipped');
+    const { body, headers } = await bare(HASHED);
+    expect(body).toBe('whole');
+    expect(headers['content-encoding']).toBeUndefined();
+  });
+
+  it('answers nothing but reading, and in one line without a path or a trace', async () => {
+    expect((await bare('/', {}, 'POST')).status).toBe(405);
+    expect((await bare('/', { 'content-length': '5' })).status).toBe(413);
+    for (const path of ['/%E0%A4%A', '/_expo/%00', '/%2e%2e/%2e%2e/etc/passwd', '/fonts/..%5c..%5cx.js']) {
+      const { status, body } = await bare(path);
+      expect(status).toBeLessThan(500);
+      if (!body.startsWith('<!doctype')) expect(body).toMatch(/^[A-Z][^\n/]*\.$/);
+    }
+  });
+
+  it('allows its own scripts and styles and no others', async () => {
+    const policy = (await fetch(base)).headers.get('content-security-policy') ?? '';
+    expect(policy).not.toMatch(/unsafe/);
+    expect(policy).toMatch(/script-src 'self' 'sha256-[^']+'/);
+    expect(policy).toMatch(/style-src 'self' 'sha256-[^']+' 'sha256-[^']+'/);
+  });
+
+  it('refuses headers without end', async () => {
+    const long = await bare('/', { 'x-long': 'a'.repeat(40_000) }).catch(() => null);
+    expect(long === null || long.status >= 400).toBe(true);
+  });
+
+  it('lets what is being answered finish when it stops', async () => {
+    const other = createServer((_request, response) => void setTimeout(() => response.end('all of it'), 80));
+    await new Promise<void>((done) => other.listen(0, '127.0.0.1', done));
+    const at = `http://127.0.0.1:${(other.address() as AddressInfo).port}`;
+    const answer = fetch(at, { headers: { connection: 'close' } }).then((response) => response.text());
+    await new Promise((done) => setTimeout(done, 30));
+    await drain(other);
+    expect(await answer).toBe('all of it');
+    await expect(fetch(at)).rejects.toThrow();
   });
 });

@@ -1,31 +1,51 @@
-import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type NextFunction, type Request, type Response } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
-import { existsSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
+import type { Server } from 'node:http';
 import { join } from 'node:path';
 
 const YEAR = 365 * 24 * 3600;
 /** Files that carry a hash of their content in their name never change. */
 const HASHED = /[.-][0-9a-f]{32}\./;
+/** Where only files are; elsewhere an address with a dot in it is one of the app's. */
+const FILES =
+  /^\/(_expo|assets|fonts)\/|^\/[^/]+\.(js|css|json|map|svg|png|ico|txt|webmanifest|woff2|html)$/i;
+/** Ten seconds of one client, far above what a browser asks for and what a bakery's browsers do together. */
+const MOST_IN_10_S = 20_000;
+
+const hashOf = (text: string): string => `'sha256-${createHash('sha256').update(text).digest('base64')}'`;
+
+/** Hashes of what the served page says itself, of one kind of element: that and nothing else may stand in it. */
+function inlineHashes(html: string, element: 'script' | 'style'): string[] {
+  const all = html.matchAll(new RegExp(`<${element}(?![^>]*\\bsrc=)[^>]*>([\\s\\S]*?)</${element}>`, 'g'));
+  return [...all].map(([, text]) => hashOf(text ?? ''));
+}
 
 /** The server: the built app with cache and security headers, a health route, and the shell for every other address. */
 export function createApp(dist: string): Express {
+  const page = existsSync(join(dist, 'index.html')) ? readFileSync(join(dist, 'index.html'), 'utf8') : '';
   const app = express();
   app.disable('x-powered-by');
+  app.disable('etag');
   app.use(
     helmet({
       contentSecurityPolicy: {
         useDefaults: false,
         directives: {
           defaultSrc: ["'self'"],
-          // react-native-web and expo-font write their style sheets into the page.
-          styleSrc: ["'self'", "'unsafe-inline'"],
+          scriptSrc: ["'self'", ...inlineHashes(page, 'script')],
+          // react-native-web puts an empty style sheet into the page and writes its rules through the browser's own objects.
+          styleSrc: ["'self'", hashOf(''), ...inlineHashes(page, 'style')],
           imgSrc: ["'self'", 'data:', 'blob:'],
-          fontSrc: ["'self'", 'data:'],
+          fontSrc: ["'self'"],
           workerSrc: ["'self'", 'blob:'],
+          connectSrc: ["'self'"],
           objectSrc: ["'none'"],
-          baseUri: ["'self'"],
-          formAction: ["'self'"],
+          baseUri: ["'none'"],
+          formAction: ["'none'"],
           frameAncestors: ["'none'"],
         },
       },
@@ -33,9 +53,18 @@ export function createApp(dist: string): Express {
       strictTransportSecurity: false,
     }),
   );
-  app.use(compression());
+  app.use(
+    rateLimit({
+      windowMs: 10_000,
+      limit: MOST_IN_10_S,
+      standardHeaders: false,
+      legacyHeaders: false,
+      message: 'Too many requests: wait a moment.',
+    }),
+  );
+  app.use(onlyReading);
   app.get('/api/health', (_request, response) => {
-    response.set('Cache-Control', 'no-store').json({ ok: existsSync(join(dist, 'index.html')) });
+    response.set('Cache-Control', 'no-store').json({ ok: page !== '' });
   });
   app.use('/api', (_request, response) => {
     response
@@ -43,19 +72,127 @@ export function createApp(dist: string): Express {
       .json({ fault: 'There is no such route.', mend: 'GET /api/health is the one there is.' });
   });
   app.use(
-    express.static(dist, {
+    expressStaticGzip(dist, {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
       index: false,
-      setHeaders(response, path) {
-        response.set('Cache-Control', HASHED.test(path) ? `public, max-age=${YEAR}, immutable` : 'no-cache');
+      serveStatic: {
+        index: false,
+        redirect: false,
+        dotfiles: 'ignore',
+        setHeaders(response, path) {
+          response.setHeader(
+            'Cache-Control',
+            HASHED.test(path) ? `public, max-age=${YEAR}, immutable` : 'no-cache',
+          );
+        },
       },
     }),
   );
-  app.get('/{*path}', (request, response) => {
-    if (/\.[a-z0-9]+$/i.test(request.path)) {
+  app.get('/{*path}', (request, response, next) => {
+    if (FILES.test(request.path)) {
       response.status(404).type('text/plain').send('There is no such file.');
       return;
     }
-    response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'index.html'));
+    request.url = '/index.html';
+    next();
   });
+  app.use(
+    expressStaticGzip(dist, {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      index: false,
+      serveStatic: {
+        index: false,
+        setHeaders: (response) => void response.setHeader('Cache-Control', 'no-cache'),
+      },
+    }),
+  );
+  app.use((_request, response) => {
+    response.status(404).type('text/plain').send('There is no such file.');
+  });
+  app.use(inOneLine);
   return app;
+}
+
+const readable = (path: string): boolean => {
+  try {
+    return !decodeURIComponent(path).includes('\0');
+  } catch {
+    return false;
+  }
+};
+
+/** The app is read and nothing is sent to it: a body is no business of this server. */
+function onlyReading(request: Request, response: Response, next: NextFunction): void {
+  const reading = request.method === 'GET' || request.method === 'HEAD';
+  const bare =
+    request.headers['transfer-encoding'] === undefined &&
+    Number(request.headers['content-length'] ?? 0) === 0;
+  if (!readable(request.path)) {
+    response.status(400).type('text/plain').send('This address cannot be read.');
+    return;
+  }
+  if (reading && bare) {
+    next();
+    return;
+  }
+  response
+    .status(reading ? 413 : 405)
+    .set({ Allow: 'GET, HEAD', Connection: 'close' })
+    .type('text/plain')
+    .send(reading ? 'Send no body.' : 'Only GET and HEAD are answered.');
+}
+
+/** Whatever goes wrong is said in one line, without a path or a trace. */
+function inOneLine(fault: unknown, _request: Request, response: Response, next: NextFunction): void {
+  if (response.headersSent) {
+    next(fault);
+    return;
+  }
+  const { status } = fault as { readonly status?: unknown };
+  const code = typeof status === 'number' && status >= 400 && status < 500 ? status : 500;
+  response
+    .status(code)
+    .type('text/plain')
+    .send(code === 500 ? 'The server failed to answer.' : 'This address cannot be read.');
+}
+
+/** How long a client may take, ms, and how many there may be. */
+export const LIMITS = {
+  headersMs: 10_000,
+  requestMs: 20_000,
+  idleMs: 10_000,
+  keepAliveMs: 5_000,
+  headerBytes: 16_384,
+  headers: 64,
+  connections: 2_000,
+} as const;
+
+/** Slow clients, and more of them than a bakery has, do not hold the server up. */
+export function limit(server: Server): Server {
+  server.headersTimeout = LIMITS.headersMs;
+  server.requestTimeout = LIMITS.requestMs;
+  server.timeout = LIMITS.idleMs;
+  server.keepAliveTimeout = LIMITS.keepAliveMs;
+  server.maxHeadersCount = LIMITS.headers;
+  server.maxConnections = LIMITS.connections;
+  server.on('clientError', (_fault, socket) => {
+    if (socket.writable)
+      socket.end('HTTP/1.1 400 Bad Request\r\nConnection: close\r\nContent-Length: 0\r\n\r\n');
+    else socket.destroy();
+  });
+  return server;
+}
+
+/** Lets what is being answered finish, and takes no more; what is still open after a while is closed. */
+export function drain(server: Server, afterMs = 5_000): Promise<void> {
+  return new Promise((done) => {
+    const late = setTimeout(() => server.closeAllConnections(), afterMs);
+    server.close(() => {
+      clearTimeout(late);
+      done();
+    });
+    server.closeIdleConnections();
+  });
 }

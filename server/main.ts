@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { createApp } from './app';
+import { createServer } from 'node:http';
+import { LIMITS, createApp, drain, limit } from './app';
 
 function option(name: string, fallback: string): string {
   const at = process.argv.indexOf(`--${name}`);
@@ -20,16 +21,14 @@ if (!Number.isInteger(port) || port < 0 || port > 65535)
   stop('--port: not a port number. Use one from 1024 to 65535.');
 if (!existsSync(`${dist}/index.html`)) stop(`${dist}: the app is not built there. Run npm run build first.`);
 
-const server = createApp(dist).listen(port, host, (error?: Error) => {
-  if (error) stop(`--port: ${port} cannot be used (${error.message}). Choose another.`);
+const server = limit(createServer({ maxHeaderSize: LIMITS.headerBytes }, createApp(dist)));
+server.on('error', (error) => stop(`--port: ${port} cannot be used (${error.message}). Choose another.`));
+server.listen(port, host, () => {
   const address = server.address();
   const at = typeof address === 'object' && address ? address.port : port;
   process.stdout.write(`Carnelian is at http://${host}:${at}\n`);
 });
 
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
-  process.on(signal, () => {
-    server.closeAllConnections();
-    server.close(() => process.exit(0));
-  });
+  process.once(signal, () => void drain(server).then(() => process.exit(0)));
 }

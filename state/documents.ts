@@ -47,6 +47,8 @@ export interface DocumentState {
   readonly crossings: readonly Crossing[];
   /** What happened to the store, to be told once. */
   readonly lost: 'let go' | 'written again' | null;
+  /** What was being typed when the page went, by field. */
+  readonly drafts: Readonly<Record<string, string>>;
   /** Documents of an older version, as they were kept: to be kept once more before they are written anew. */
   readonly older: readonly unknown[];
   readonly hydrate: (now: string) => Promise<void>;
@@ -352,7 +354,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       const aside = [...before, ...(await setAside(odd))];
       // The kitchen is what all plans stand on: without one, an empty one is laid beside whatever was found.
       const whole = docs[KITCHEN_KEY] ? docs : { ...docs, [KITCHEN_KEY]: EMPTY_KITCHEN };
-      set({ ready: true, unread: null, docs: whole, undoable, aside, older });
+      set({ ready: true, unread: null, docs: whole, undoable, aside, older, drafts: found.drafts });
     };
 
     const undoStep = (step: UndoStep) => {
@@ -371,6 +373,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       crossings: [],
       lost: null,
       older: [],
+      drafts: {},
 
       async hydrate(now) {
         storage.listen(heard);

@@ -17,6 +17,8 @@ export const STORE_KEY = '~store';
 const APPLIED_KEY = '~applied';
 const UNDO_PREFIX = '~undo/';
 const ASIDE_PREFIX = '~aside/';
+/** What is being typed and is not put into its document yet, by the field that it is typed into. */
+export const DRAFT_PREFIX = '~draft/';
 /** As the first versions kept the history: one text. */
 export const OLD_UNDO_KEY = 'undo';
 
@@ -217,6 +219,8 @@ export interface Found {
   readonly steps: readonly string[];
   /** Texts that were set aside: by the key that they have now, with the one that they had. */
   readonly aside: Readonly<Record<string, { readonly from: string; readonly text: string }>>;
+  /** What was being typed, by field. */
+  readonly drafts: Readonly<Record<string, string>>;
   readonly laid: boolean;
 }
 
@@ -224,13 +228,15 @@ export function tellApart(held: Readonly<Record<string, string>>): Found {
   const documents: Record<string, string> = {};
   const aside: Record<string, { from: string; text: string }> = {};
   const steps: [string, string][] = [];
+  const drafts: Record<string, string> = {};
   for (const [key, text] of Object.entries(held)) {
     if (key.startsWith(UNDO_PREFIX)) steps.push([key, text]);
+    else if (key.startsWith(DRAFT_PREFIX)) drafts[key.slice(DRAFT_PREFIX.length)] = text;
     else if (key.startsWith(ASIDE_PREFIX)) {
       const from = key.slice(key.indexOf('/', ASIDE_PREFIX.length) + 1);
       aside[key] = { from, text };
     } else if (!key.startsWith(RESERVED)) documents[key] = text;
   }
   steps.sort(([a], [b]) => (a < b ? -1 : 1));
-  return { documents, aside, steps: steps.map(([, text]) => text), laid: STORE_KEY in held };
+  return { documents, aside, drafts, steps: steps.map(([, text]) => text), laid: STORE_KEY in held };
 }

@@ -1,6 +1,7 @@
 import { holdWindow, leftBehind, windowName, writeAhead, type Commit } from './ahead';
 import { Database } from './database';
 import {
+  DRAFT_PREFIX,
   adopt,
   land,
   layOut,
@@ -36,6 +37,8 @@ export interface DocStorage {
   readonly setAside: (texts: Readonly<Record<string, string>>) => Promise<Readonly<Record<string, string>>>;
   /** Changes texts that were set aside: null lets one go. */
   readonly putAside: (key: string, text: string | null) => Promise<void>;
+  /** Keeps what is being typed into a field; null lets it go. */
+  readonly draft: (field: string, text: string | null) => Promise<void>;
   /** Writes down what is on its way, at once; false where the browser does not allow it. */
   readonly ahead: (commits: readonly Commit[]) => boolean;
   readonly commit: (commit: Commit) => Promise<Landed>;
@@ -95,6 +98,11 @@ export function browserStorage(): DocStorage {
       }),
     putAside: (key, text) =>
       db.write(async (entries: Entries) => {
+        await (text === null ? entries.delete(key) : entries.put(text, key));
+      }),
+    draft: (field, text) =>
+      db.write(async (entries: Entries) => {
+        const key = DRAFT_PREFIX + field;
         await (text === null ? entries.delete(key) : entries.put(text, key));
       }),
     ahead: (commits) => writeAhead(window, commits),

@@ -12,7 +12,8 @@ import { browserStorage } from './storage';
 export const SHARED = 'shared';
 
 /** The documents of this browser. */
-export const useDocuments = createDocumentStore(browserStorage());
+export const storage = browserStorage();
+export const useDocuments = createDocumentStore(storage);
 
 export function useKitchen(): KitchenDoc {
   return useDocuments((state) => kitchenIn(state.docs));

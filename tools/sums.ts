@@ -2,7 +2,8 @@
  * Headless entry to the core: reads a run file and prints every figure as JSON, or with `--why FIGURE` how one came
  * about. Bad input: one line to standard error that names field, fault and mend, and exit code 2.
  */
-import { readFileSync } from 'node:fs';
+import { readFileSync, statSync, writeSync } from 'node:fs';
+import { MOST_LETTERS } from '../core/exchange/limits';
 import { readRunFile } from '../core/exchange/read';
 import { basisText, type Figure } from '../core/figure';
 import { planWhole, type ComponentsPlan, type LinePlan, type PlannedLine } from '../core/plan';
@@ -11,10 +12,17 @@ import { keepingWords } from '../core/caution/keeping';
 import { inStyle } from '../core/quantity';
 import { whyText } from '../core/plan/whyText';
 
+/** One line that does nothing to a terminal: what a file says may hold anything. */
+const oneLine = (text: string): string =>
+  text.replace(/[\u0000-\u001f\u007f-\u009f\u2028\u2029\u202a-\u202e\u2066-\u2069]+/g, ' ').slice(0, 500);
+
 function fail(field: string, fault: string, mend: string): never {
-  process.stderr.write(`${field}: ${fault} ${mend}\n`);
+  writeSync(2, `${oneLine(`${field}: ${fault} ${mend}`)}\n`);
   process.exit(2);
 }
+
+/** As long as the file of a run is read; ours take a tenth of it. */
+const MOST_MB = MOST_LETTERS / 1e6;
 
 function readArguments(): { path: string; why: string | null } {
   const args = process.argv.slice(2);
@@ -31,14 +39,21 @@ function readArguments(): { path: string; why: string | null } {
 function readJson(path: string): unknown {
   let text: string;
   try {
-    text = readFileSync(path, 'utf8');
+    const mb = Math.ceil(statSync(path).size / 1e6);
+    if (mb > MOST_MB)
+      return fail(
+        path,
+        `The file is ${mb} MB long; at most ${MOST_MB} MB can be read.`,
+        'Choose the file of one run.',
+      );
+    text = readFileSync(path, 'utf8').replace(/^\uFEFF/, '');
   } catch {
     return fail(path, 'The file cannot be read.', 'Check its name and folder.');
   }
   try {
     return JSON.parse(text) as unknown;
   } catch (error) {
-    const reason = error instanceof Error ? error.message.split('\n')[0] : '';
+    const reason = error instanceof Error ? (error.message.split('\n')[0] ?? '').slice(0, 120) : '';
     return fail(path, `This is not JSON: ${reason}.`, 'Export the run again, or mend the text.');
   }
 }
@@ -152,4 +167,10 @@ function main(): void {
   process.stdout.write(`${JSON.stringify(out, null, 2)}\n`);
 }
 
-main();
+// Whoever reads the figures may have read enough.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 2));
+try {
+  main();
+} catch (error) {
+  fail('run', 'It could not be reckoned.', error instanceof Error ? error.message : '');
+}

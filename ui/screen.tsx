@@ -87,6 +87,7 @@ export function Screen({
         {beside ? (
           <ScrollView
             tabIndex={0}
+            role="region"
             aria-label="Drawing and sums"
             style={{ width: 400, flexGrow: 0, borderLeftWidth: 1, borderLeftColor: line }}
             contentContainerStyle={{ padding: space(3), gap: space(2) }}

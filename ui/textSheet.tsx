@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
+import { useDraft } from '../state/drafts';
 import { MainAction } from './actions';
 import { FieldFault } from './fieldFault';
 import { Sheet } from './sheet';
@@ -10,6 +11,8 @@ export interface TextAsk {
   readonly hint?: string;
   readonly value: string;
   readonly multiline?: boolean;
+  /** The field that it is typed into, where what is typed is to outlive the page. */
+  readonly draft?: string;
   /** What is wrong with the text; null where it will do. */
   readonly fault?: (text: string) => string | null;
 }
@@ -32,12 +35,17 @@ export function TextSheet({
 }
 
 function TextForm({ ask, onSave }: { readonly ask: TextAsk; readonly onSave: (text: string) => void }) {
-  const [text, setText] = useState(ask.value);
+  const [plain, setPlain] = useState(ask.value);
+  const kept = useDraft(ask.draft ?? '', ask.value);
+  const text = ask.draft === undefined ? plain : kept.text;
+  const setText = ask.draft === undefined ? setPlain : kept.put;
   const [fault, setFault] = useState<string | null>(null);
   const save = () => {
     const wrong = ask.fault?.(text) ?? null;
     setFault(wrong);
-    if (wrong === null) onSave(text);
+    if (wrong !== null) return;
+    if (ask.draft !== undefined) kept.drop();
+    onSave(text);
   };
   return (
     <>

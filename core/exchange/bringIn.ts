@@ -1,4 +1,4 @@
-import { MOST_LETTERS } from './limits';
+import { MOST_LETTERS, oversized } from './limits';
 import { guessMeasures } from '../formula';
 import { readLine } from '../quantity';
 import { MAX_FORMULA_LINES } from '../model/fields';
@@ -44,7 +44,7 @@ export function bringIn(text: string): BroughtIn {
   if (/[\u0000-\u0008]/.test(trimmed))
     return refuse('This is no text.', 'Choose a run file, a page with a recipe, or plain text.');
   if (/^[[{]/.test(trimmed)) return ofJson(trimmed);
-  if (/<[a-z!][^>]*>/i.test(trimmed)) return ofPage(trimmed);
+  if (isPage(trimmed)) return ofPage(trimmed);
   return ofText(trimmed);
 }
 
@@ -66,12 +66,15 @@ function depthOf(json: string): number {
 }
 
 /** Keys that would reach into what all objects share. */
-const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype']);
+const FORBIDDEN = /"(?:__proto__|constructor|prototype)"|\\u00/;
 
 function parsed(json: string): { readonly ok: true; readonly data: unknown } | { readonly ok: false } {
   if (depthOf(json) > MOST_DEEP) return { ok: false };
   try {
-    const data: unknown = JSON.parse(json, (key, value: unknown) => (FORBIDDEN.has(key) ? undefined : value));
+    // Going through every key takes longer than all else; only a file that has such keys needs it.
+    const data: unknown = FORBIDDEN.test(json)
+      ? JSON.parse(json, (key, value: unknown) => (FORBIDDEN.test(`"${key}"`) ? undefined : value))
+      : JSON.parse(json);
     return { ok: true, data };
   } catch {
     return { ok: false };
@@ -85,6 +88,13 @@ function ofJson(json: string): BroughtIn {
   if (!read.ok)
     return refuse('This file is broken: it is no whole JSON.', 'Save it again where it came from.');
   const { data } = read;
+  const over = oversized(data);
+  if (over)
+    return refuse(
+      `It has ${over.entries} entries: more than any file of ours.`,
+      'Choose a file that Carnelian has saved.',
+      over.field || '(document)',
+    );
   const kind = isObject(data) ? data.kind : undefined;
   if (kind === 'run file') {
     const file = readRunFile(data);
@@ -132,13 +142,33 @@ function recipesIn(data: unknown): Json[] {
   return [...recipesIn(data['@graph']), ...recipesIn(data.mainEntity)];
 }
 
+/** Whether a text is a page: it has a tag near its beginning. Looked for step by step, since a pattern would go back and forth. */
+function isPage(text: string): boolean {
+  const last = Math.min(text.lastIndexOf('>'), 20_000);
+  for (let at = text.indexOf('<'); at >= 0 && at < last; at = text.indexOf('<', at + 1)) {
+    if (/[a-z!]/i.test(text[at + 1] ?? '')) return true;
+  }
+  return false;
+}
+
+/** What stands in the JSON-LD scripts of a page, found from one tag to the next. */
+function blocksIn(page: string): string[] {
+  const low = page.toLowerCase();
+  const blocks: string[] = [];
+  let at = low.indexOf('<script');
+  while (at >= 0 && blocks.length < 200) {
+    const open = low.indexOf('>', at);
+    const end = open < 0 ? -1 : low.indexOf('</script', open);
+    if (end < 0) break;
+    if (low.slice(at, Math.min(open, at + 2000)).includes('application/ld+json'))
+      blocks.push(page.slice(open + 1, end));
+    at = low.indexOf('<script', end);
+  }
+  return blocks;
+}
+
 function ofPage(page: string): BroughtIn {
-  const blocks = [
-    ...page.matchAll(
-      /<script\b[^>]*type\s*=\s*["']?application\/ld\+json["']?[^>]*>([\s\S]*?)<\/script\s*>/gi,
-    ),
-  ];
-  const formulas = blocks.flatMap(([, json = '']) => {
+  const formulas = blocksIn(page).flatMap((json) => {
     const read = parsed(json.trim());
     return read.ok ? recipesIn(read.data).flatMap((recipe) => draftOf(recipe)) : [];
   });
@@ -166,8 +196,10 @@ const ENTITIES: Readonly<Record<string, string>> = {
 /** Words alone: tags out, character references as what they stand for, spaces single. */
 function words(value: unknown, most: number): string {
   if (typeof value !== 'string' && typeof value !== 'number') return '';
+  // Many times what is kept of it, so that a text without end is not gone through.
   return String(value)
-    .replace(/<[^>]*>/g, ' ')
+    .slice(0, 20 * most + 2000)
+    .replace(/<[^<>]*>/g, ' ')
     .replace(/&(#x?[0-9a-f]+|[a-z0-9]+);/gi, (whole, name: string) => {
       if (name.startsWith('#')) {
         const code = /^#x/i.test(name) ? parseInt(name.slice(2), 16) : parseInt(name.slice(1), 10);
@@ -186,6 +218,7 @@ function stepsOf(value: unknown): string[] {
     return 'itemListElement' in value ? stepsOf(value.itemListElement) : stepsOf(value.text ?? value.name);
   if (typeof value !== 'string') return [];
   return value
+    .slice(0, 60_000)
     .split(/\r?\n|<\/?(?:p|li|br)\b[^>]*>/i)
     .map((step) => words(step, 1000))
     .filter(Boolean);
@@ -199,6 +232,10 @@ export function minutesOfDuration(value: unknown): number | null {
   const total = (days ?? 0) * 1440 + (hours ?? 0) * 60 + (minutes ?? 0);
   return total > 0 ? total : null;
 }
+
+/** A baking time that a formula may state, min; what is longer was cooked otherwise. */
+const within = (minutes: number | null): number | null =>
+  minutes !== null && minutes >= 1 && minutes <= 300 ? minutes : null;
 
 /** The oven that some steps speak of, °C; null where they speak of none. */
 export function ovenIn(steps: string): number | null {
@@ -224,7 +261,7 @@ function draftOf(recipe: Json): FormulaDraft[] {
   return [
     drafted(words(recipe.name, 120) || 'A formula without a name', lines, steps, {
       statedPieces: pieces >= 1 && pieces <= 1000 ? pieces : null,
-      statedMin: minutesOfDuration(recipe.cookTime),
+      statedMin: within(minutesOfDuration(recipe.cookTime)),
     }),
   ];
 }
@@ -255,7 +292,11 @@ function drafted(
 
 /** A formula as people write one: a name, ingredients, and below them what to do. */
 function ofText(text: string): BroughtIn {
-  const all = text.split(/\r?\n/).map((line) => line.trim());
+  const all = text
+    .slice(0, 400_000)
+    .split(/\r?\n/)
+    .slice(0, 4000)
+    .map((line) => line.trim());
   const measures = guessMeasures(text);
   const isLine = (line: string) => line !== '' && readLine(line, measures).status !== 'unread';
   const first = all.findIndex((line) => line !== '');

@@ -1,5 +1,15 @@
 import { z } from 'zod';
-import { MAX_PIECES, id, localTime, measuredValues, name } from './fields';
+import {
+  id,
+  localTime,
+  MAX_PIECES,
+  measuredValues,
+  moment,
+  name,
+  ownIds,
+  seconds,
+  wholeNumber,
+} from './fields';
 import { formulaSchema, type FormulaDoc } from './formulaDoc';
 import { kitchenSchema, type KitchenDoc } from './kitchenDoc';
 import { lineSchema } from './lines';
@@ -68,21 +78,21 @@ export const clockSchema = z.looseObject({
   id,
   lineId: id,
   /** 1 for the first load. */
-  load: z.number().int().min(1),
-  pieces: z.number().int().min(1),
+  load: wholeNumber('loads', 1, 10_000),
+  pieces: wholeNumber('pieces', 1, MAX_PIECES),
   /** Milliseconds since the epoch. */
-  startedAt: z.number(),
+  startedAt: moment,
   /** The times of this load in seconds from its start, fixed when it went in. */
-  firstLookS: z.number().positive(),
-  expectedS: z.number().positive(),
-  latestS: z.number().positive(),
-  looks: z.array(z.object({ at: z.number(), result: lookResultSchema })).max(200),
-  endedAt: z.number().nullable(),
+  firstLookS: seconds,
+  expectedS: seconds,
+  latestS: seconds,
+  looks: z.array(z.object({ at: moment, result: lookResultSchema })).max(200),
+  endedAt: moment.nullable(),
 });
 export type ClockDoc = z.infer<typeof clockSchema>;
 
 export const closedSchema = z.looseObject({
-  at: z.number(),
+  at: moment,
   made: z.number().int().min(0, 'At least 0.').max(MAX_PIECES),
   finish: z.enum(['sunk', 'flat', 'gentle', 'high', 'over']),
   note: z.string().max(2000, 'Keep the note under 2000 letters.'),
@@ -91,7 +101,7 @@ export type Closed = z.infer<typeof closedSchema>;
 
 /** Something that went wrong and the way out that was taken: kept for the log. */
 export const eventSchema = z.looseObject({
-  at: z.number(),
+  at: moment,
   lineId: id,
   /** What it was: `stuck`, `coat thick`. */
   kind: z.string().max(60),
@@ -103,9 +113,13 @@ export const runSchema = z.looseObject({
   version: z.literal(2),
   id,
   name,
-  createdAt: z.number(),
+  createdAt: moment,
   readyAt: localTime,
-  lines: z.array(lineSchema).min(1, 'A run needs at least one line.').max(60),
+  lines: z
+    .array(lineSchema)
+    .min(1, 'A run needs at least one line.')
+    .max(60, 'At most 60 lines.')
+    .refine(...ownIds('lines')),
   clocks: z.array(clockSchema).max(1000).default([]),
   closed: closedSchema.nullable().default(null),
   events: z.array(eventSchema).max(1000).optional(),

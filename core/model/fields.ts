@@ -34,7 +34,33 @@ export const onHand = z
 export const localTime = z
   .string()
   .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'Write the time as 2026-11-28T16:00.')
-  .refine((text) => Number.isFinite(Date.parse(`${text}:00Z`)), 'There is no such day or hour.');
+  // Read back as written: browsers take the 30th of February for the 2nd of March, and 24:00 for the next day.
+  .refine((text) => isMoment(text), 'There is no such day or hour.');
+
+function isMoment(text: string): boolean {
+  const time = Date.parse(`${text}:00Z`);
+  const year = Number(text.slice(0, 4));
+  return (
+    Number.isFinite(time) && year >= 2000 && year < 2200 && new Date(time).toISOString().startsWith(text)
+  );
+}
+
+/** A moment as the clock of a device has it, ms since the epoch: up to the year 2200. */
+export const moment = z
+  .number('Write a time.')
+  .min(0, 'No time before 1970.')
+  .max(7_258_118_400_000, 'No time after 2200.');
+/** A time that passes, s: up to four days. */
+export const seconds = z
+  .number('Write a time.')
+  .positive('A time takes more than nothing.')
+  .max(345_600, 'At most four days.');
+/** Things of a list, each with an id of its own. */
+export const ownIds = <T extends { readonly id: string }>(what: string) =>
+  [
+    (list: readonly T[]) => new Set(list.map((one) => one.id)).size === list.length,
+    `Two ${what} have the same id.`,
+  ] as const;
 
 export const MAX_PIECES = 5000;
 export const MAX_FORMULA_LINES = 200;

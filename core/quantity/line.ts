@@ -50,6 +50,10 @@ export interface ReadLine {
 
 /** Largest mass one line may state, g. Larger is taken for a slip of the finger. */
 export const MAX_LINE_G = 100_000;
+/** Letters that one line may have, with all its notes. Longer ones are paragraphs. */
+export const MAX_LINE_LETTERS = 400;
+/** Digits in a row that no amount has. */
+const LONG_NUMBER = /\d{9,}/;
 /** A measure and a weight on one line may differ by this share before it is pointed out. */
 export const CONFLICT_SHARE = 0.15;
 
@@ -242,6 +246,14 @@ export function readLine(
     .replace(/^(?:[•*·▢☐□]|[-–—](?=\s))\s*/, '')
     .trim();
   if (text === '') return { ...BLANK, raw, status: 'blank' };
+  if (text.length > MAX_LINE_LETTERS)
+    return {
+      ...BLANK,
+      raw,
+      status: 'unread',
+      name: text.slice(0, 40),
+      fault: { fault: 'This is too long to be one ingredient.', mend: 'Write one ingredient a line.' },
+    };
   if (/^[^\d½⅓⅔¼¾⅛]*:$/.test(text)) return { ...BLANK, raw, status: 'heading', name: text.slice(0, -1) };
   const unread = (fault: string, mend: string, name = text): ReadLine => ({
     ...BLANK,
@@ -251,6 +263,8 @@ export function readLine(
     ingredient: findIngredient(text),
     fault: { fault, mend },
   });
+  if (LONG_NUMBER.test(text))
+    return unread('A number of that many digits is no amount.', 'Check it against the source.');
   if (/^[-−–—]\s*[\d.½⅓⅔¼¾⅛]/.test(text)) {
     return unread(
       'An amount cannot be below zero.',

@@ -127,11 +127,17 @@ export function readNumber(text: string): ReadNumber | null {
   return { value: first.value, low: first.value, high: first.value, length: first.length, word: false };
 }
 
+/** Letters that a field for one number may have. */
+const MAX_FIELD_LETTERS = 24;
+
 /** A whole field that must hold one number: `12`, `1,5`, `2 1/2`, `−3`. Null where it holds anything else. */
 export function readNumberField(text: string): number | null {
   const trimmed = text.trim();
+  if (trimmed.length > MAX_FIELD_LETTERS) return null;
   const sign = /^[-−–]/.test(trimmed) ? -1 : 1;
   const body = sign < 0 ? trimmed.slice(1).trim() : trimmed;
   const figure = readFigure(body);
-  return figure && figure.length === body.length ? sign * figure.value : null;
+  return figure && figure.length === body.length && Number.isFinite(figure.value)
+    ? sign * figure.value
+    : null;
 }

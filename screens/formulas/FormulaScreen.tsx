@@ -7,6 +7,7 @@ import type { FormulaDoc } from '../../core/model/documents';
 import { readFormula } from '../../core/formula';
 import { substitute } from '../../core/formula/substitute';
 import { formulaIn, formulaKey, runsIn } from '../../state/documents';
+import { useDraft } from '../../state/drafts';
 import { newId } from '../../state/ids';
 import { change, useDocuments, useKitchen } from '../../state/store';
 import { MainAction, QuietAction } from '../../ui/actions';
@@ -52,21 +53,21 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
   const wide = useWide();
   const docs = useDocuments((state) => state.docs);
   const kitchen = useKitchen();
-  // What is being typed is shown at once and kept when the field is left, as one step that can be undone.
-  const [draft, setDraft] = useState<string | null>(null);
+  // What is being typed is shown at once and kept when the field is left, as one step that can be undone; until then it
+  // is a draft that outlives the page.
+  const { text, typed, put: type, drop } = useDraft(`${formulaKey(doc.id)}/text`, doc.text);
   const [asking, setAsking] = useState<Asking>(null);
-  const text = draft ?? doc.text;
   // The letter stands first; what the lines come to follows it.
   const settled = useDeferredValue(text);
   const settledDoc = useMemo(() => ({ ...doc, text: settled }), [doc, settled]);
   const read = useMemo(() => readFormula(settledDoc, kitchen), [settledDoc, kitchen]);
   const put = (label: string, over: Partial<FormulaDoc>) => {
     change(`${label} of ${doc.name}`, { [formulaKey(doc.id)]: { ...doc, text, ...over } });
-    setDraft(null);
+    drop();
   };
   const keepText = () => {
-    if (draft !== null && draft !== doc.text) put('Lines', { text: draft });
-    else setDraft(null);
+    if (typed !== null && typed !== doc.text) put('Lines', { text: typed });
+    else if (typed !== null) drop();
   };
   const takenFor = (written: string, key: string | null) => {
     const next: Record<string, string> = { ...doc.takenFor };
@@ -76,8 +77,19 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
   };
   const users = runsIn(docs).filter((run) => !run.closed && formulasNamed(run.lines).has(doc.id));
   const asks: Readonly<Record<'name' | 'steps', TextAsk>> = {
-    name: { title: 'Name of the formula', value: doc.name, fault: nameFault },
-    steps: { title: 'Steps', hint: 'One step a line.', value: doc.steps, multiline: true },
+    name: {
+      title: 'Name of the formula',
+      value: doc.name,
+      fault: nameFault,
+      draft: `${formulaKey(doc.id)}/name`,
+    },
+    steps: {
+      title: 'Steps',
+      hint: 'One step a line.',
+      value: doc.steps,
+      multiline: true,
+      draft: `${formulaKey(doc.id)}/steps`,
+    },
   };
   return (
     <Screen
@@ -96,7 +108,7 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
         style={wide ? { flexDirection: 'row', gap: space(2), alignItems: 'flex-start' } : { gap: space(2) }}
       >
         <View style={wide ? { flex: 1 } : undefined}>
-          <LinesField text={text} onText={setDraft} onBlur={keepText} />
+          <LinesField text={text} onText={type} onBlur={keepText} />
         </View>
         <View style={wide ? { flex: 1 } : undefined}>
           <ReadBack

@@ -6,6 +6,7 @@ import { formulaSchema, type FormulaDoc } from '../../core/model/documents';
 import { readWith } from '../../core/exchange/readWith';
 import { guessMeasures, readFormula } from '../../core/formula';
 import { formulaKey } from '../../state/documents';
+import { useDraft } from '../../state/drafts';
 import { newId } from '../../state/ids';
 import { change, useKitchen } from '../../state/store';
 import { MainAction } from '../../ui/actions';
@@ -29,6 +30,20 @@ const BLANK: FormulaDoc = {
   steps: '',
 };
 
+/** What was begun before and not kept, or nothing. */
+function begun(text: string): { readonly doc: FormulaDoc; readonly chosen: boolean } {
+  try {
+    const data = JSON.parse(text || 'null') as { readonly doc?: unknown; readonly chosen?: unknown } | null;
+    const doc = formulaSchema.safeParse({ ...(data?.doc ?? {}), id: 'new', name: 'draft' });
+    const name = (data?.doc as { readonly name?: unknown } | undefined)?.name;
+    if (doc.success && typeof name === 'string')
+      return { doc: { ...doc.data, name }, chosen: data?.chosen === true };
+  } catch {
+    // A draft that cannot be read is none.
+  }
+  return { doc: BLANK, chosen: false };
+}
+
 interface Faults {
   readonly name: string | null;
   readonly text: string | null;
@@ -39,16 +54,18 @@ export function NewFormulaScreen() {
   const router = useRouter();
   const wide = useWide();
   const kitchen = useKitchen();
-  const [doc, setDoc] = useState<FormulaDoc>(BLANK);
-  const [chosen, setChosen] = useState(false);
+  // All of it is a draft that outlives the page, until it is kept.
+  const written = useDraft('new-formula', '');
+  const [{ doc, chosen }, setWritten] = useState(() => begun(written.text));
   const [faults, setFaults] = useState<Faults>({ name: null, text: null });
   // Cups and spoons are guessed from the text until somebody says which they are.
   const measures = chosen ? doc.measures : guessMeasures(doc.text);
   const current = useMemo(() => ({ ...doc, measures }), [doc, measures]);
   const read = useMemo(() => readFormula(current, kitchen), [current, kitchen]);
   const set = (over: Partial<FormulaDoc>) => {
-    if (over.measures) setChosen(true);
-    setDoc((before) => ({ ...before, ...over }));
+    const next = { doc: { ...doc, ...over }, chosen: chosen || over.measures !== undefined };
+    setWritten(next);
+    written.put(JSON.stringify(next));
     setFaults({ name: null, text: null });
   };
   const keep = () => {
@@ -66,6 +83,7 @@ export function NewFormulaScreen() {
       setFaults({ name: null, text: made.faults[0]?.fault ?? null });
       return;
     }
+    written.drop();
     change(`New formula ${made.value.name}`, { [formulaKey(made.value.id)]: made.value });
     router.replace({ pathname: '/formulas/[id]', params: { id: made.value.id } });
   };

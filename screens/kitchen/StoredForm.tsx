@@ -47,8 +47,8 @@ export function StoredForm({
       price: number(texts.price),
     });
     if (checked.ok) return { values: checked.value, errors: {} };
-    const errors = checked.faults.map(({ field, fault }) => {
-      const odd = /expected number|NaN/i.test(fault);
+    const errors = checked.faults.map(({ field, fault, mend }) => {
+      const odd = mend.startsWith('Put a number');
       const message = odd ? 'That is not a number. Write it like 250 or 1.5.' : fault;
       return [field, { type: 'value', message }] as const;
     });

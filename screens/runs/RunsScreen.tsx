@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { useEffect } from 'react';
 import { View } from 'react-native';
 import type { RunDoc, Family } from '../../core/model/documents';
 import {
@@ -11,6 +12,7 @@ import {
 } from '../../core/piece';
 import { useNow } from '../../state/clock';
 import { runsIn } from '../../state/documents';
+import { noteNext } from '../../state/served';
 import { usePlanOf } from '../../state/plans';
 import { useDocuments, useScreen } from '../../state/store';
 import { awayText, clockOf, clockText, localNow, whenText } from '../../state/time';
@@ -103,6 +105,8 @@ function NextCard({ run }: { readonly run: RunDoc }) {
   const startBy = starts.sort()[0];
   const at = next?.atMs ? clockOf(next.atMs) : next?.at ? whenText(next.at, now) : null;
   const late = next?.at ? next.at < localNow(now) : false;
+  const said = next ? `${run.name}. Next: ${next.words}${at ? `, ${at}` : ''}.` : null;
+  useEffect(() => noteNext(said), [said]);
   return (
     <Card>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: space(2) }}>

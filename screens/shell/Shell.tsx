@@ -1,9 +1,12 @@
 import { usePathname, useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View, useWindowDimensions } from 'react-native';
+import { runsIn } from '../../state/documents';
+import { useNewVersion } from '../../state/offline';
 import { useDocuments } from '../../state/store';
 import { QuietAction } from '../../ui/actions';
-import { Guard, PartMissing } from '../../ui/guard';
+import { PartMissing } from '../../ui/guard';
+import { Notice } from '../../ui/notice';
 import { WhySheet } from '../../ui/whySheet';
 import { Icon } from '../../ui/icons';
 import { Tap } from '../../ui/tap';
@@ -11,7 +14,7 @@ import { Small } from '../../ui/text';
 import { FONT, WIDE, space, useTokens } from '../../ui/theme';
 import { BringIn } from '../exchange/BringIn';
 import { PLACES } from './places';
-import { SaveEverything, SaveFault } from './SaveFault';
+import { SaveFault } from './SaveFault';
 import { Shortcuts } from './Shortcuts';
 
 export function Shell({
@@ -31,7 +34,8 @@ export function Shell({
       <View role="main" style={{ flex: 1, minHeight: 0 }}>
         <SaveFault />
         {missing ? <PartMissing /> : null}
-        <PlaceGuard>{children}</PlaceGuard>
+        <NewVersion />
+        {children}
       </View>
       {wide ? null : <Places wide={false} />}
       <WhySheet />
@@ -41,24 +45,21 @@ export function Shell({
   );
 }
 
-/** A place that fails is told in its place: the others can still be gone to. */
-function PlaceGuard({ children }: { readonly children: ReactNode }) {
-  const path = usePathname();
-  const router = useRouter();
-  const docs = useDocuments((state) => state.docs);
+/** A newer version is offered where nothing is in the oven, and waits for as long as somebody likes. */
+function NewVersion() {
+  const take = useNewVersion((state) => state.take);
+  const baking = useDocuments((state) =>
+    runsIn(state.docs).some((run) => run.clocks.some(({ endedAt }) => endedAt === null)),
+  );
+  if (take === null || baking) return null;
   return (
-    <Guard
-      what="This page"
-      resetKeys={[path, docs]}
-      ways={
-        <>
-          <QuietAction title="To the runs" onPress={() => router.navigate('/')} />
-          <SaveEverything />
-        </>
-      }
-    >
-      {children}
-    </Guard>
+    <View style={{ padding: space(1), gap: space(1) }}>
+      <Notice
+        fault="A newer Carnelian is here."
+        mend="It takes its place when you load it; what you wrote is kept."
+      />
+      <QuietAction title="Load it now" onPress={take} />
+    </View>
   );
 }
 
