@@ -1,15 +1,12 @@
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
-import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import { join } from 'node:path';
+import { holdFiles, sendFrom } from './files';
 
-const YEAR = 365 * 24 * 3600;
-/** Files that carry a hash of their content in their name never change. */
-const HASHED = /[.-][0-9a-f]{32}\./;
 /** Where only files are; elsewhere an address with a dot in it is one of the app's. */
 const FILES =
   /^\/(_expo|assets|fonts)\/|^\/[^/]+\.(js|css|json|map|svg|png|ico|txt|webmanifest|woff2|html)$/i;
@@ -71,43 +68,16 @@ export function createApp(dist: string): Express {
       .status(404)
       .json({ fault: 'There is no such route.', mend: 'GET /api/health is the one there is.' });
   });
-  app.use(
-    expressStaticGzip(dist, {
-      enableBrotli: true,
-      orderPreference: ['br', 'gz'],
-      index: false,
-      serveStatic: {
-        index: false,
-        redirect: false,
-        dotfiles: 'ignore',
-        setHeaders(response, path) {
-          response.setHeader(
-            'Cache-Control',
-            HASHED.test(path) ? `public, max-age=${YEAR}, immutable` : 'no-cache',
-          );
-        },
-      },
-    }),
-  );
+  const files = holdFiles(dist);
+  app.use(sendFrom(files));
   app.get('/{*path}', (request, response, next) => {
     if (FILES.test(request.path)) {
       response.status(404).type('text/plain').send('There is no such file.');
       return;
     }
-    request.url = '/index.html';
     next();
   });
-  app.use(
-    expressStaticGzip(dist, {
-      enableBrotli: true,
-      orderPreference: ['br', 'gz'],
-      index: false,
-      serveStatic: {
-        index: false,
-        setHeaders: (response) => void response.setHeader('Cache-Control', 'no-cache'),
-      },
-    }),
-  );
+  app.use(sendFrom(files, '/index.html'));
   app.use((_request, response) => {
     response.status(404).type('text/plain').send('There is no such file.');
   });
