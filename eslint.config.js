@@ -100,7 +100,7 @@ module.exports = defineConfig([
             allow('demo', ...ALL_OF_CORE),
             allow('server', 'server', ...ALL_OF_CORE),
             allow('tools', 'tools', 'workers', ...ALL_OF_CORE, 'demo', 'server'),
-            allow('e2e', 'e2e', ...ALL_OF_CORE, 'demo'),
+            allow('e2e', 'e2e', ...ALL_OF_CORE, 'demo', 'server'),
           ],
         },
       ],

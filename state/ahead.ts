@@ -94,4 +94,4 @@ async function openWindows(): Promise<ReadonlySet<string>> {
 }
 
 const lockManager = (): LockManager | undefined =>
-  typeof navigator === 'undefined' ? undefined : (navigator.locks as LockManager | undefined);
+  typeof navigator === 'undefined' ? undefined : navigator.locks;

@@ -18,18 +18,6 @@ export class NoAnswer extends Error {
   }
 }
 
-async function inTime<T>(work: Promise<T>): Promise<T> {
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  const late = new Promise<never>((_, refuse) => {
-    timer = setTimeout(() => refuse(new NoAnswer()), PATIENCE_MS);
-  });
-  try {
-    return await Promise.race([work, late]);
-  } finally {
-    clearTimeout(timer);
-  }
-}
-
 export class Database {
   private opened: Promise<IDBPDatabase> | null = null;
 
@@ -37,7 +25,7 @@ export class Database {
 
   /** All texts by key. */
   readAll(): Promise<Record<string, string>> {
-    return inTime(
+    return this.inTime(
       this.trying(async (db) => {
         const tx = db.transaction(STORE, 'readonly');
         const [keys, values] = await Promise.all([
@@ -46,7 +34,7 @@ export class Database {
         ]);
         await tx.done;
         return Object.fromEntries(
-          keys.flatMap((key, i) => (typeof values[i] === 'string' ? [[String(key), values[i]]] : [])),
+          keys.flatMap((key, i) => (typeof values[i] === 'string' ? [[key as string, values[i]]] : [])),
         );
       }),
     );
@@ -54,7 +42,7 @@ export class Database {
 
   /** All of it or nothing: one transaction, in which other windows wait. */
   write<T>(work: (entries: Entries) => Promise<T>): Promise<T> {
-    return inTime(
+    return this.inTime(
       this.trying(async (db) => {
         const tx = db.transaction(STORE, 'readwrite');
         // A promise that fails while the work still runs is heard at once; the fault itself is thrown below.
@@ -69,6 +57,22 @@ export class Database {
         }
       }),
     );
+  }
+
+  /** Waits no longer than that, and lets a connection go that hangs: the next try opens another. */
+  private async inTime<T>(work: Promise<T>): Promise<T> {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const late = new Promise<never>((_, refuse) => {
+      timer = setTimeout(() => {
+        this.letGo();
+        refuse(new NoAnswer());
+      }, PATIENCE_MS);
+    });
+    try {
+      return await Promise.race([work, late]);
+    } finally {
+      clearTimeout(timer);
+    }
   }
 
   /** Does something with the database; a connection that has failed is let go, so that the next try opens another. */

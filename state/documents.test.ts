@@ -33,7 +33,7 @@ async function damage(key: string, text: string): Promise<void> {
   await browserStorage().putAside(key, text);
 }
 
-const settle = () => new Promise((resolve) => setTimeout(resolve, 60));
+const settle = () => new Promise((resolve) => setTimeout(resolve, 200));
 
 const cake = (name: string): FormulaDoc => ({
   kind: 'formula',

@@ -1,22 +1,16 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
-import type { AnyDoc, FormulaDoc, KitchenDoc, PieceDoc, RunDoc } from '../core/model/documents';
+import type { AnyDoc } from '../core/model/documents';
 import { readDocument } from '../core/exchange/migrate';
-import { threeWay, type Json } from '../core/exchange/threeWay';
+import { nameOf, threeWay, type Json } from '../core/exchange/threeWay';
 import { DEMO_FORMULAS, DEMO_KITCHEN, EMPTY_KITCHEN, demoRuns } from '../demo';
 import type { Commit } from './ahead';
 import { NoAnswer } from './database';
 import { OLD_UNDO_KEY, STEPS_KEPT, StoreGone, type Crossed, type Landed, type Step } from './landing';
+import { KITCHEN_KEY, applied, exchange, inverse, keyOf, type Change, type Docs } from './docs';
+import { newStepId, oldSteps, readStep, readSteps, readText, type UndoStep } from './reading';
 import type { DocStorage, Elsewhere } from './storage';
 
-export type Docs = Readonly<Record<string, AnyDoc>>;
-/** Documents to write, by key; null takes one out. */
-export type Change = Readonly<Record<string, AnyDoc | null>>;
-
-interface UndoStep {
-  readonly id: string;
-  readonly label: string;
-  readonly before: Change;
-}
+export * from './docs';
 
 /** Why changes are not kept: no room, refused, or the browser never answers. */
 export type Refusal = 'full' | 'blocked' | 'silent';
@@ -65,13 +59,6 @@ export interface DocumentState {
   readonly toldLost: () => void;
 }
 
-export const KITCHEN_KEY = 'kitchen';
-export const keyOf = (doc: AnyDoc): string =>
-  doc.kind === 'kitchen' ? KITCHEN_KEY : `${doc.kind}/${doc.id}`;
-export const formulaKey = (id: string): string => `formula/${id}`;
-export const pieceKey = (id: string): string => `piece/${id}`;
-export const runKey = (id: string): string => `run/${id}`;
-
 export type DocumentStore = UseBoundStore<StoreApi<DocumentState>>;
 
 const byKey = (docs: readonly AnyDoc[]): Docs => Object.fromEntries(docs.map((doc) => [keyOf(doc), doc]));
@@ -80,95 +67,7 @@ function demoDocs(now: string): Docs {
   return byKey([DEMO_KITCHEN, ...DEMO_FORMULAS, ...demoRuns(now)]);
 }
 
-function applied(docs: Docs, change: Change): Docs {
-  const next: Record<string, AnyDoc> = { ...docs };
-  for (const [key, doc] of Object.entries(change)) {
-    if (doc === null) delete next[key];
-    else next[key] = doc;
-  }
-  return next;
-}
-
-const inverse = (docs: Docs, change: Change): Change =>
-  Object.fromEntries(Object.keys(change).map((key) => [key, docs[key] ?? null]));
-
-/** Every document of one set exchanged for another: what clearing and reloading the demo do. */
-const exchange = (from: Docs, to: Docs): Change => ({
-  ...Object.fromEntries(Object.keys(from).map((key) => [key, null])),
-  ...to,
-});
-
 const asJson = (doc: AnyDoc | null | undefined): Json => (doc ?? null) as unknown as Json;
-
-const versionOf = (data: unknown): number => Number((data as { readonly version?: unknown } | null)?.version);
-
-/** A kept text as a document, or what is wrong with it. */
-function readText(
-  key: string,
-  text: string,
-):
-  | { readonly ok: true; readonly doc: AnyDoc; readonly older: unknown }
-  | { readonly ok: false; readonly fault: string } {
-  let data: unknown;
-  try {
-    data = JSON.parse(text);
-  } catch {
-    return { ok: false, fault: 'It is broken off, or was written over.' };
-  }
-  const read = readDocument(data);
-  if (!read.ok) {
-    const [first] = read.faults;
-    return { ok: false, fault: `${first?.fault ?? ''} ${first?.mend ?? ''}`.trim() };
-  }
-  return keyOf(read.value) === key
-    ? { ok: true, doc: read.value, older: versionOf(data) < versionOf(read.value) ? data : null }
-    : { ok: false, fault: 'It stands under a name that is not its own.' };
-}
-
-/** A step of the history as it can be taken back; null where something of it cannot be read. */
-function readStep(data: unknown): UndoStep | null {
-  const step = data as Partial<Step> | null;
-  if (typeof step !== 'object' || step === null) return null;
-  if (typeof step.label !== 'string' || typeof step.before !== 'object') return null;
-  const before: Record<string, AnyDoc | null> = {};
-  for (const [key, doc] of Object.entries(step.before)) {
-    if (doc === null) before[key] = null;
-    else {
-      const read = readDocument(doc);
-      if (!read.ok || keyOf(read.value) !== key) return null;
-      before[key] = read.value;
-    }
-  }
-  return { id: typeof step.id === 'string' ? step.id : newStepId(), label: step.label, before };
-}
-
-function readSteps(texts: readonly string[]): UndoStep[] {
-  const steps = texts.map((text) => {
-    try {
-      return readStep(JSON.parse(text));
-    } catch {
-      return null;
-    }
-  });
-  // What came before a step that cannot be taken back cannot be either.
-  const broken = steps.lastIndexOf(null);
-  return steps.slice(broken + 1).filter((step): step is UndoStep => step !== null);
-}
-
-/** The history as the first versions kept it, in one text. */
-function oldSteps(text: string | undefined): UndoStep[] {
-  if (text === undefined) return [];
-  try {
-    const data: unknown = JSON.parse(text);
-    return Array.isArray(data) ? readSteps(data.map((step) => JSON.stringify(step))) : [];
-  } catch {
-    return [];
-  }
-}
-
-let steps = 0;
-const newStepId = (): string =>
-  `${Date.now().toString(36)}-${(steps += 1).toString(36)}-${Math.random().toString(36).slice(2, 6)}`;
 
 const refusalOf = (fault: unknown): Refusal =>
   fault instanceof NoAnswer
@@ -450,8 +349,7 @@ function put(doc: Json | undefined, path: readonly string[], value: Json | undef
   if (first === undefined) return value;
   if (Array.isArray(doc)) {
     const list = doc as readonly Json[];
-    const is = (item: Json) =>
-      first === `#${String((item as { readonly id?: Json } | null)?.id)}` || first === JSON.stringify(item);
+    const is = (item: Json) => first === nameOf(item);
     const found = list.some(is);
     const one = put(list.find(is), rest, value);
     if (!found) return one === undefined ? list : [...list, one];
@@ -461,54 +359,4 @@ function put(doc: Json | undefined, path: readonly string[], value: Json | undef
   const { [first]: old, ...others } = thing;
   const one = put(old, rest, value);
   return one === undefined ? others : { ...thing, [first]: one };
-}
-
-export function kitchenIn(docs: Docs): KitchenDoc {
-  const doc = docs[KITCHEN_KEY];
-  return doc?.kind === 'kitchen' ? doc : EMPTY_KITCHEN;
-}
-
-/** A list made once for each set of documents: dozens of fields ask for it at every change. */
-function listed<T>(make: (docs: Docs) => T[]): (docs: Docs) => T[] {
-  const made = new WeakMap<Docs, T[]>();
-  return (docs) => {
-    const known = made.get(docs) ?? make(docs);
-    made.set(docs, known);
-    return known;
-  };
-}
-
-const byName = (a: { readonly name: string }, b: { readonly name: string }) => a.name.localeCompare(b.name);
-
-/** Formulas, by name. */
-export const formulasIn = listed((docs) =>
-  Object.values(docs)
-    .filter((doc): doc is FormulaDoc => doc.kind === 'formula')
-    .sort(byName),
-);
-
-/** Whole pieces, by name. */
-export const piecesIn = listed((docs) =>
-  Object.values(docs)
-    .filter((doc): doc is PieceDoc => doc.kind === 'piece')
-    .sort(byName),
-);
-
-/** Runs by the hour they must be ready, the open ones first. */
-export const runsIn = listed((docs) =>
-  Object.values(docs)
-    .filter((doc): doc is RunDoc => doc.kind === 'run')
-    .sort(
-      (a, b) => Number(a.closed !== null) - Number(b.closed !== null) || a.readyAt.localeCompare(b.readyAt),
-    ),
-);
-
-export function runIn(docs: Docs, id: string): RunDoc | null {
-  const doc = docs[runKey(id)];
-  return doc?.kind === 'run' ? doc : null;
-}
-
-export function formulaIn(docs: Docs, id: string): FormulaDoc | null {
-  const doc = docs[formulaKey(id)];
-  return doc?.kind === 'formula' ? doc : null;
 }

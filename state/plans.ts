@@ -7,7 +7,7 @@ import type { LinePlan, PlanFile, PlannedLine, RunPlan } from '../core/plan';
 import type * as Planning from '../workers/planning';
 import { useNow } from './clock';
 import { formulasIn, kitchenIn, runIn, type Docs } from './documents';
-import { localNow } from './time';
+import { changesBefore, localNow } from './time';
 import { SHARED, keptOf, useDocuments, useScreen } from './store';
 
 /** The planner of all families is large: it loads beside the first screen, which can be drawn without it. */
@@ -48,12 +48,13 @@ export function fileOf(run: RunDoc, docs: Docs, now: number): PlanFile {
   const formulas = usedFormulas(formulasNamed(run.lines), formulasIn(docs));
   const local = localNow(now);
   const asOf = begun(run) || run.readyAt <= local ? undefined : local;
-  return { run, formulas, kitchen, asOf };
+  return { run, formulas, kitchen, asOf, changes: changesBefore(run.readyAt) };
 }
 
 const same = (a: PlanFile, b: PlanFile) =>
   a.kitchen === b.kitchen &&
   a.asOf === b.asOf &&
+  a.changes === b.changes &&
   a.formulas.length === b.formulas.length &&
   a.formulas.every((doc, i) => doc === b.formulas[i]);
 

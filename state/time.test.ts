@@ -1,6 +1,9 @@
+import { onTheWall, steadyNow } from './clock';
 import {
   awayText,
+  changesBefore,
   dayText,
+  exists,
   localAt,
   localNow,
   longDateText,
@@ -44,5 +47,41 @@ describe('times as people say them', () => {
     });
     expect(saturdays.slice(0, 6)).toEqual(Array(6).fill('2026-11-28T16:00'));
     expect(saturdays.slice(6, 13)).toEqual(Array(7).fill('2026-12-05T16:00'));
+  });
+});
+
+describe('where the clocks are put forward and back', () => {
+  it('says when, by what the clock shows', () => {
+    expect(changesBefore('2026-03-29T16:00')).toEqual([{ at: '2026-03-29T01:00', byMin: 60 }]);
+    expect(changesBefore('2026-10-25T16:00')).toEqual([{ at: '2026-10-25T02:00', byMin: -60 }]);
+    expect(changesBefore('2026-12-05T16:00')).toBeUndefined();
+  });
+
+  it('offers no hour that is not there, and ten o’clock of the next day whatever happens at night', () => {
+    expect(exists('2026-03-29T01:30')).toBe(false);
+    expect(exists('2026-03-29T02:30')).toBe(true);
+    const evening = new Date(2026, 2, 28, 20).getTime();
+    expect(localAt(evening, 1, 10)).toBe('2026-03-29T10:00');
+  });
+});
+
+describe('a clock that is put back', () => {
+  afterEach(() => jest.restoreAllMocks());
+
+  it('does not lengthen what is being timed, and is followed when it is put right', () => {
+    let [wall, passed] = [1_000_000_000, 5_000];
+    jest.spyOn(Date, 'now').mockImplementation(() => wall);
+    jest.spyOn(performance, 'now').mockImplementation(() => passed);
+    const from = steadyNow();
+    wall += 60_000;
+    passed += 60_000;
+    expect(steadyNow() - from).toBe(60_000);
+    // Half an hour back, and a minute passes.
+    wall -= 1_800_000 - 60_000;
+    passed += 60_000;
+    expect(steadyNow() - from).toBe(120_000);
+    expect(onTheWall(steadyNow())).toBe(wall);
+    wall += 1_800_000;
+    expect(steadyNow() - from).toBe(120_000);
   });
 });

@@ -3,6 +3,7 @@ import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
 import { lightFormat } from 'date-fns/lightFormat';
 import { parseISO } from 'date-fns/parseISO';
 import { set } from 'date-fns/set';
+import type { ClockChange } from '../core/model/localTime';
 
 const LOCAL = "yyyy-MM-dd'T'HH:mm";
 
@@ -10,6 +11,34 @@ const LOCAL = "yyyy-MM-dd'T'HH:mm";
 export const localNow = (now: number): string => lightFormat(now, LOCAL);
 
 export const dateOf = (local: string): Date => parseISO(local);
+
+/** Whether the clock on the wall ever shows a local time: on the night it is put forward an hour is left out. */
+export const exists = (local: string): boolean => localNow(dateOf(local).getTime()) === local;
+
+const HOUR_MS = 3_600_000;
+/** A run is begun no earlier than this before it is ready, ms. */
+const LOOK_BACK_MS = 8 * 24 * HOUR_MS;
+const known = new Map<string, readonly ClockChange[] | undefined>();
+
+/** When the clocks change in the days before a local time; nothing where they do not. The same time, the same answer. */
+export function changesBefore(local: string): readonly ClockChange[] | undefined {
+  if (known.has(local)) return known.get(local);
+  const end = dateOf(local).getTime() + 24 * HOUR_MS;
+  const changes: ClockChange[] = [];
+  const offset = (ms: number) => -new Date(ms).getTimezoneOffset();
+  for (let ms = end - LOOK_BACK_MS; ms < end; ms += HOUR_MS / 2) {
+    const byMin = offset(ms + HOUR_MS / 2) - offset(ms);
+    if (byMin === 0) continue;
+    let at = ms;
+    while (offset(at + 60_000) === offset(ms)) at += 60_000;
+    // What the clock would have shown had it not been changed.
+    const shown = new Date(at + 60_000 + offset(ms) * 60_000).toISOString().slice(0, 16);
+    changes.push({ at: shown, byMin });
+  }
+  const answer = changes.length > 0 ? changes : undefined;
+  known.set(local, answer);
+  return answer;
+}
 
 /** The day of a date, as local times write it: 2026-12-05. */
 export const dayKey = (date: Date): string => lightFormat(date, 'yyyy-MM-dd');

@@ -122,8 +122,10 @@ const DAMAGE: readonly ((text: string) => string)[] = [
 ];
 
 /** Texts of the store, or one of them written past the app. */
-const inStore = (page: Page, key: string | null, text: string | null) =>
-  page.evaluate(
+const inStore = async (page: Page, key: string | null, text: string | null) => {
+  // The compiler of this script names functions by a helper that pages do not have.
+  await page.evaluate('globalThis.__name = (made) => made');
+  return page.evaluate(
     async ([key_, text_]) => {
       const asked = indexedDB.open('carnelian');
       const db = await new Promise<IDBDatabase>((done) => (asked.onsuccess = () => done(asked.result)));
@@ -138,6 +140,7 @@ const inStore = (page: Page, key: string | null, text: string | null) =>
     },
     [key, text] as const,
   );
+};
 
 async function damaged(): Promise<void> {
   const browser = await chromium.launch(CHROMIUM);

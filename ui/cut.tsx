@@ -1,3 +1,4 @@
+import { DrawingGuard } from './guard';
 import { useId } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, ClipPath, Defs, G, Line, Path, Text as SvgText } from 'react-native-svg';
@@ -38,7 +39,15 @@ const HOLES = Array.from({ length: 90 }, (_, i) => ({
 }));
 
 /** A cupcake cut through, to scale: well, liner, crumb, and the line that the batter was filled to. */
-export function CutDrawing({ cut, patches = [], width, height, bare = false, pxPerMm, label }: CutProps) {
+export function CutDrawing(props: CutProps) {
+  return (
+    <DrawingGuard of={props.cut}>
+      <Drawn {...props} />
+    </DrawingGuard>
+  );
+}
+
+function Drawn({ cut, patches = [], width, height, bare = false, pxPerMm, label }: CutProps) {
   const tokens = useTokens();
   const { ink, inkSoft, material, carnelian } = tokens;
   const { well } = cut;

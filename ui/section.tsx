@@ -1,3 +1,4 @@
+import { DrawingGuard } from './guard';
 import { View } from 'react-native';
 import Svg, { Line, Path, Text as SvgText } from 'react-native-svg';
 import { boundsOf, type CutPoint, type Material, type Section } from '../core/piece';
@@ -25,7 +26,15 @@ interface SectionProps {
 }
 
 /** Any piece cut through, to scale: each material in its own tint, named beside it, and a rule below. */
-export function SectionDrawing({ section, width, height, bare = false, label }: SectionProps) {
+export function SectionDrawing(props: SectionProps) {
+  return (
+    <DrawingGuard of={props.section}>
+      <Drawn {...props} />
+    </DrawingGuard>
+  );
+}
+
+function Drawn({ section, width, height, bare = false, label }: SectionProps) {
   const tokens = useTokens();
   const { ink, inkSoft, material } = tokens;
   const { left, right, bottom, top } = boundsOf(section.patches);

@@ -1,3 +1,4 @@
+import { DrawingGuard } from './guard';
 import { View } from 'react-native';
 import type { LinePlan, Stratum } from '../core/plan';
 import { show, join } from '../core/quantity';
@@ -35,7 +36,20 @@ function gone(strata: readonly Stratum[], at: number): number {
  * The chain of grams as bands, in the order of the work. Each band's coloured bar is as long as its mass against what
  * was mixed; losses and leftovers are hatched by an edge and named.
  */
-export function Strata({ plan, runId }: { readonly plan: LinePlan; readonly runId: string }) {
+export function Strata(props: StrataProps) {
+  return (
+    <DrawingGuard of={props.plan}>
+      <Bands {...props} />
+    </DrawingGuard>
+  );
+}
+
+interface StrataProps {
+  readonly plan: LinePlan;
+  readonly runId: string;
+}
+
+function Bands({ plan, runId }: StrataProps) {
   const tokens = useTokens();
   const style = useNumberStyle();
   const askWhy = useScreen((state) => state.askWhy);

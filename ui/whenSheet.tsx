@@ -1,7 +1,7 @@
 import { addDays } from 'date-fns/addDays';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { dateOf, dateText, dayKey, dayText, longDateText } from '../state/time';
+import { exists, dateOf, dateText, dayKey, dayText, longDateText } from '../state/time';
 import { Chip, Chips, MainAction } from './actions';
 import { FieldFault } from './fieldFault';
 import { Sheet } from './sheet';
@@ -46,12 +46,16 @@ function WhenForm({
   const first = dateOf(value);
   const [day, setDay] = useState(dayKey(first));
   const [hour, setHour] = useState(first.getHours());
-  const [minute, setMinute] = useState(MINUTES[Math.floor(first.getMinutes() / 15)] ?? '00');
+  const given = String(first.getMinutes()).padStart(2, '0');
+  const [minute, setMinute] = useState(given);
+  // Quarters of an hour, and the minutes that it has now.
+  const minutes = MINUTES.includes(given) ? MINUTES : [...MINUTES, given].sort();
   const [fault, setFault] = useState<string | null>(null);
   const days = Array.from({ length: DAYS_AHEAD }, (_, i) => addDays(now, i));
   const save = () => {
     const local = `${day}T${String(hour).padStart(2, '0')}:${minute}`;
-    if (dateOf(local).getTime() < now) setFault('That hour has passed. Choose a later one.');
+    if (!exists(local)) setFault('The clocks are put forward over that hour. Choose another.');
+    else if (dateOf(local).getTime() < now) setFault('That hour has passed. Choose a later one.');
     else onSave(local);
   };
   return (
@@ -75,7 +79,7 @@ function WhenForm({
       </Chips>
       <Small>Hour</Small>
       <Chips label="Hour">
-        {HOURS.map((h) => (
+        {HOURS.filter((h) => exists(`${day}T${String(h).padStart(2, '0')}:00`)).map((h) => (
           <Chip
             key={h}
             title={String(h).padStart(2, '0')}
@@ -87,7 +91,7 @@ function WhenForm({
       </Chips>
       <Small>Minutes</Small>
       <Chips label="Minutes">
-        {MINUTES.map((m) => (
+        {minutes.map((m) => (
           <Chip
             key={m}
             title={m}

@@ -68,7 +68,7 @@ const own = (thing: Thing, key: string): Some =>
   Object.prototype.hasOwnProperty.call(thing, key) ? thing[key] : undefined;
 
 /** What an item of a list is known by: its id, or else what it says. */
-const nameOf = (item: Json): string => {
+export const nameOf = (item: Json): string => {
   const id = isThing(item) ? own(item, 'id') : undefined;
   return typeof id === 'string' ? `#${id}` : JSON.stringify(item);
 };

@@ -8,7 +8,8 @@ import {
   type RangeCause,
   type Words,
 } from './figure';
-import { STRIDE, addMoves, carryMoves, type Moves, type Scratch } from './moves';
+import { STRIDE, addMoves, carryMoves } from './moves';
+import { Ledger, OwnRoot } from './ledger';
 import type { Term } from './term';
 import { OP, evaluate, gatherLeaves } from './term';
 import type { Dimension, DimensionOf, Unit } from './unit';
@@ -76,43 +77,6 @@ export interface Move {
   readonly key: string;
   readonly down: number;
   readonly up: number;
-}
-
-/** A root that moves figures of its own ledger only. Its key is written when somebody asks: most never do. */
-class OwnRoot implements Root {
-  constructor(
-    readonly id: string,
-    private readonly words: Words,
-    private readonly owner: string,
-  ) {}
-
-  get key(): string {
-    return `${this.id}@${this.owner}`;
-  }
-  get label(): string {
-    return this.words.label;
-  }
-}
-
-/** What a line's figures, or what lines share, stand in: shared by all that write to it under their own prefix. */
-class Ledger {
-  readonly cells = new Map<string, Cell>();
-  readonly roots: Root[] = [];
-  readonly rootByKey = new Map<string, number>();
-  /** What stands for a key, and from what it started. */
-  readonly standing = new Map<
-    string,
-    { readonly cell: Cell; readonly value: number; readonly spread: number }
-  >();
-  readonly moves: Moves = [];
-  readonly scratch: Scratch = { roots: [], fingers: [], slopes: [] };
-  readonly taken = new Set<string>();
-
-  constructor(
-    readonly owner: string,
-    readonly measured: Readonly<Record<string, number>>,
-    readonly sampling: Sampling | null,
-  ) {}
 }
 
 /**

@@ -21,3 +21,21 @@ describe('local times', () => {
     expect(() => minutesOf(text)).toThrow(/no local time/),
   );
 });
+
+describe('the night that the clocks change', () => {
+  const forward = [{ at: '2026-03-29T01:00', byMin: 60 }];
+  const back = [{ at: '2026-10-25T02:00', byMin: -60 }];
+
+  it('has an hour less when they are put forward: from half past midnight to 02:30 are 60 minutes', () => {
+    expect(minutesOf('2026-03-29T02:30', forward) - minutesOf('2026-03-29T00:30', forward)).toBe(60);
+    expect(localOf(minutesOf('2026-03-29T02:30', forward) - 60, forward)).toBe('2026-03-29T00:30');
+    expect(localOf(minutesOf('2026-03-29T02:30', forward) - 30, forward)).toBe('2026-03-29T02:00');
+  });
+
+  it('has an hour more when they are put back: from half past midnight to 02:30 are 180 minutes', () => {
+    expect(minutesOf('2026-10-25T02:30', back) - minutesOf('2026-10-25T00:30', back)).toBe(180);
+    expect(localOf(minutesOf('2026-10-25T02:30', back) - 60, back)).toBe('2026-10-25T01:30');
+    expect(localOf(minutesOf('2026-10-25T02:30', back) - 120, back)).toBe('2026-10-25T01:30');
+    expect(localOf(minutesOf('2026-10-25T02:30', back) - 150, back)).toBe('2026-10-25T01:00');
+  });
+});

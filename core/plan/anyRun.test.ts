@@ -9,7 +9,7 @@ import { someFile } from './test-utils/runs';
 import { questionsOf } from './whatIf';
 
 /** Any run that can be kept; `ANY_RUNS=10000` looks at as many, as `npm run torture` does. */
-const RUNS = Number((process.env.ANY_RUNS as string | undefined) ?? 120);
+const RUNS = Number(process.env.ANY_RUNS ?? 120);
 const sure = { numRuns: RUNS, endOnFailure: true };
 
 const NEVER_BELOW_NOUGHT: ReadonlySet<Unit> = new Set([

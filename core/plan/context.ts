@@ -11,7 +11,7 @@ import type {
   VesselDoc,
 } from '../model/documents';
 import { cycleFrom, kitchenHolds, type RefKind } from '../model/references';
-import { minutesOf } from '../model/localTime';
+import { minutesOf, type ClockChange } from '../model/localTime';
 import { readFormula, type ReadFormula, type Readings } from '../formula';
 import { Beliefs } from '../param';
 import type { Fault } from '../quantity';
@@ -65,6 +65,7 @@ export interface RunContext {
   /** Local time for which minutes left are counted, and when the run must be ready; minutes since the epoch, local. */
   readonly asOfMin: number | null;
   readonly readyMin: number;
+  readonly changes: readonly ClockChange[] | undefined;
   readonly thing: <K extends keyof Kinds>(kind: K, id: string) => Kinds[K];
   /** A formula that can be read and scaled; throws `Unplannable` where it is gone, empty or made of itself. */
   readonly formula: (id: string) => KnownFormula;
@@ -72,9 +73,15 @@ export interface RunContext {
   readonly madeOf: (id: string) => ReadonlySet<string>;
 }
 
-export type PlanFile = Pick<RunFile, 'run' | 'formulas' | 'kitchen' | 'asOf'>;
+export type PlanFile = Pick<RunFile, 'run' | 'formulas' | 'kitchen' | 'asOf'> & {
+  /** When the clocks change around the run; left out where they do not. */
+  readonly changes?: readonly ClockChange[];
+};
 
-export function runContext({ run, formulas, kitchen, asOf }: PlanFile, readings?: Readings): RunContext {
+export function runContext(
+  { run, formulas, kitchen, asOf, changes }: PlanFile,
+  readings?: Readings,
+): RunContext {
   const holds = kitchenHolds(kitchen);
   const checked = new Map<string, KnownFormula>();
   const made = new Map<string, ReadonlySet<string>>();
@@ -83,8 +90,9 @@ export function runContext({ run, formulas, kitchen, asOf }: PlanFile, readings?
     beliefs: new Beliefs(kitchen.beliefs),
     formulas,
     measured: run.measured ?? {},
-    asOfMin: asOf ? minutesOf(asOf) : null,
-    readyMin: minutesOf(run.readyAt),
+    changes,
+    asOfMin: asOf ? minutesOf(asOf, changes) : null,
+    readyMin: minutesOf(run.readyAt, changes),
     thing: <K extends keyof Kinds>(kind: K, id: string): Kinds[K] => {
       const things: readonly { readonly id: string }[] = holds[kind];
       const found = things.find((item) => item.id === id);

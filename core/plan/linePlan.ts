@@ -2,6 +2,7 @@ import { cautionsFor, type Caution, type Facts } from '../caution/cautions';
 import { keepingOf, type Keeping } from '../caution/keeping';
 import type { AnyRef, Explained, Figure, LaidOut, Move, Ref } from '../figure';
 import { edit, takeOffer } from '../line';
+import type { ClockChange } from '../model/localTime';
 import { lineSchema, type Family, type FormulaDoc, type Line } from '../model/documents';
 import type { CupcakeCut, Patch, Section } from '../piece';
 import type { Allergen } from '../quantity';
@@ -195,6 +196,7 @@ export class LinePlan implements Explained {
   /** When the run must be ready, and for which time it is planned; minutes since the epoch, local. */
   readonly readyMin: number;
   readonly asOfMin: number | null;
+  readonly changes: readonly ClockChange[] | undefined;
   private tried: ((line: Line) => PlannedOr) | null = null;
   private keptFacts: Facts | null = null;
   private keptRemainder: Remainder | null = null;
@@ -216,6 +218,7 @@ export class LinePlan implements Explained {
     this.lots = told.lots.map((lot) => new ToldLot(lot, run, told));
     this.readyMin = run.readyMin;
     this.asOfMin = run.asOfMin;
+    this.changes = run.changes;
   }
 
   /** How a change of this line is planned beside the others: nothing is offered that does not keep its promise. */

@@ -1,4 +1,4 @@
-import { localOf, minutesOf } from '../model/localTime';
+import { localOf, type ClockChange } from '../model/localTime';
 import type { LinePlan, Task, TaskDoes, Warning } from '../plan';
 // By file: the first screen tells a run's day without the weight of the whole planner.
 import { lengthS } from '../plan/task';
@@ -33,7 +33,11 @@ export interface Day {
  * Reckons tasks backwards from when the run must be ready: each as late as those that come after it allow, with the
  * longer end of what is waited for. Each line by itself, as if it had the kitchen to itself.
  */
-export function dayOf({ tasks, readyMin }: Pick<LinePlan, 'tasks' | 'readyMin'>): Day {
+export function dayOf({
+  tasks,
+  readyMin,
+  changes,
+}: Pick<LinePlan, 'tasks' | 'readyMin'> & Partial<Pick<LinePlan, 'changes'>>): Day {
   const endsBefore = new Map<string, number>();
   const steps: TimedStep[] = [];
   // A task stands after all that it comes after: from the last one backwards every follower is known.
@@ -42,14 +46,20 @@ export function dayOf({ tasks, readyMin }: Pick<LinePlan, 'tasks' | 'readyMin'>)
     const start = end + lengthS(task) / 60;
     for (const { task: before, leastS } of task.after)
       endsBefore.set(before, Math.max(endsBefore.get(before) ?? 0, start + leastS / 60));
-    if (start > end) steps.push(timed(task, start, end, readyMin));
+    if (start > end) steps.push(timed(task, start, end, readyMin, changes));
   }
   steps.reverse();
   const inOrder = steps.sort((a, b) => b.startMin - a.startMin);
   return { steps: inOrder, startBy: inOrder[0]?.startAt ?? null };
 }
 
-const timed = (task: Task, startMin: number, endMin: number, readyMin: number): TimedStep => ({
+const timed = (
+  task: Task,
+  startMin: number,
+  endMin: number,
+  readyMin: number,
+  changes: readonly ClockChange[] | undefined,
+): TimedStep => ({
   id: task.id,
   does: task.what.does,
   kind: task.kind,
@@ -57,8 +67,8 @@ const timed = (task: Task, startMin: number, endMin: number, readyMin: number): 
   figureId: task.takes.id,
   startMin,
   endMin,
-  startAt: localOf(readyMin - startMin),
-  endAt: localOf(readyMin - endMin),
+  startAt: localOf(readyMin - startMin, changes),
+  endAt: localOf(readyMin - endMin, changes),
 });
 
 /** A latest safe start that has gone by. */
@@ -66,7 +76,7 @@ export function lateWarnings(plan: LinePlan, day: Day = dayOf(plan)): Warning[] 
   const { asOfMin } = plan;
   const first = day.steps[0];
   if (asOfMin === null || !first) return [];
-  const byMin = asOfMin - minutesOf(first.startAt);
+  const byMin = Math.floor(asOfMin - (plan.readyMin - first.startMin) + 1e-6);
   return byMin > 0 ? [warning({ code: 'late', byMin })] : [];
 }
 

@@ -1,3 +1,4 @@
+import { steadyNow } from '../../state/clock';
 import { useKeepAwake } from 'expo-keep-awake';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -58,7 +59,7 @@ function putIn(run: RunDoc, plan: LinePlan, load: number): void {
     load,
     loadsOf(plan)[load - 1] ?? 1,
     { firstLookS: firstLook.value, expectedS: time.value, latestS: time.high },
-    Date.now(),
+    steadyNow(),
   );
   changeRunOf(`Load ${load} in`, run.id, (now) => ({ ...now, clocks: [...now.clocks, clock] }));
 }

@@ -1,3 +1,4 @@
+import { DrawingGuard } from '../../ui/guard';
 import { View } from 'react-native';
 import Svg, { Line, Path } from 'react-native-svg';
 import type { LinePlan, OvenQuestion } from '../../core/plan';
@@ -19,7 +20,11 @@ const SETS_C = 65;
 /** How the coldest place of a piece warms in the oven, as the baking model has it. */
 export function CoreCurve({ plan }: { readonly plan: LinePlan }) {
   const { ovenQuestion, bake } = plan.parts;
-  return ovenQuestion && bake ? <Warming question={ovenQuestion()} bake={bake} /> : null;
+  return (
+    <DrawingGuard of={plan}>
+      {ovenQuestion && bake ? <Warming question={ovenQuestion()} bake={bake} /> : null}
+    </DrawingGuard>
+  );
 }
 
 function Warming({

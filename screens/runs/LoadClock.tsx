@@ -3,7 +3,7 @@ import Svg, { Line, Rect } from 'react-native-svg';
 import { clockPhase, observedFactor, recordLook } from '../../core/bench';
 import type { ClockDoc, LookResult, RunDoc } from '../../core/model/documents';
 import { formatDuration, join } from '../../core/quantity';
-import { useNow } from '../../state/clock';
+import { onTheWall, steadyNow, useSteadyNow } from '../../state/clock';
 import { changeRunOf, useScreen } from '../../state/store';
 import { clockOf } from '../../state/time';
 import { QuietAction, MainAction } from '../../ui/actions';
@@ -39,13 +39,13 @@ export function LoadClock({
   /** How to tell that it is done. */
   readonly tests: readonly string[];
 }) {
-  const now = useNow(1000);
+  const now = useSteadyNow(1000);
   const askWhy = useScreen((state) => state.askWhy);
   const { carnelian, carnelianSoft, raised } = useTokens();
   const phase = clockPhase(clock, now);
-  const at = (seconds: number) => clockOf(clock.startedAt + seconds * 1000);
+  const at = (seconds: number) => clockOf(onTheWall(clock.startedAt + seconds * 1000));
   const answer = (result: LookResult) => {
-    const next = recordLook(clock, result, Date.now());
+    const next = recordLook(clock, result, steadyNow());
     changeRunOf(`Look at load ${clock.load}: ${RESULT[result]}`, run.id, (now) => ({
       ...now,
       clocks: now.clocks.map((item) => (item.id === clock.id ? next : item)),
@@ -75,7 +75,7 @@ export function LoadClock({
             ? phase.late
               ? 'Past the usual range'
               : 'Open the door and look'
-            : `Until the ${clock.looks.length === 0 ? 'first' : 'next'} look at ${clockOf(phase.nextLookAt)}`}
+            : `Until the ${clock.looks.length === 0 ? 'first' : 'next'} look at ${clockOf(onTheWall(phase.nextLookAt))}`}
         </Small>
         <Body
           style={{

@@ -1,13 +1,7 @@
 import fc from 'fast-check';
 import { DEMO_FORMULAS, DEMO_KITCHEN } from '../../../demo';
 import { FAMILY_FORMULAS } from '../../../demo/familyFormulas';
-import {
-  kitchenSchema,
-  runSchema,
-  type FormulaDoc,
-  type KitchenDoc,
-  type RunDoc,
-} from '../../model/documents';
+import { kitchenSchema, runSchema, type FormulaDoc, type KitchenDoc } from '../../model/documents';
 import { lineSchema, type Line } from '../../model/lines';
 import { fromSchema } from '../../model/test-utils/fromSchema';
 import type { PlanFile } from '../context';
@@ -42,7 +36,7 @@ export const someKitchen: fc.Arbitrary<KitchenDoc> = fromSchema(kitchenSchema, {
     vessels: filled('vessel', kitchen.vessels, DEMO_KITCHEN.vessels),
     scoops: filled('scoop', kitchen.scoops, DEMO_KITCHEN.scoops),
     bowls: filled('bowl', kitchen.bowls, DEMO_KITCHEN.bowls),
-  } as KitchenDoc;
+  };
 });
 
 /** Lines of every family that fit the schema, on things that the kitchen has. */
@@ -71,7 +65,7 @@ export function someLines(kitchen: KitchenDoc): fc.Arbitrary<Line[]> {
   }) as fc.Arbitrary<Line>;
   return fc
     .array(line, { minLength: 1, maxLength: 3 })
-    .map((lines) => lines.map((one, i) => ({ ...one, id: `line-${i}`, ...lotsThatFit(one) }) as Line));
+    .map((lines) => lines.map((one, i) => ({ ...one, id: `line-${i}`, ...lotsThatFit(one) })));
 }
 
 /** Lots that promise more than the line has are a fault that is told; most lines are to be planned. */
@@ -88,10 +82,7 @@ function lotsThatFit({ lots, count }: Line) {
 
 /** Any run that can be kept and opened, with the kitchen and the formulas that it rests on. */
 export const someFile: fc.Arbitrary<PlanFile> = fc
-  .oneof(
-    { weight: 2, arbitrary: someKitchen },
-    { weight: 1, arbitrary: fc.constant(DEMO_KITCHEN as KitchenDoc) },
-  )
+  .oneof({ weight: 2, arbitrary: someKitchen }, { weight: 1, arbitrary: fc.constant(DEMO_KITCHEN) })
   .chain((kitchen) =>
     someLines(kitchen).map((lines) => ({
       kitchen,
@@ -104,6 +95,6 @@ export const someFile: fc.Arbitrary<PlanFile> = fc
         createdAt: 0,
         readyAt: '2026-12-05T16:00',
         lines,
-      }) as RunDoc,
+      }),
     })),
   );
