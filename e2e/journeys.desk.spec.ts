@@ -20,18 +20,18 @@ test('cake pops at the desk by keyboard alone, and the same sums as the headless
   await press('button', 'What if it were made otherwise');
   await press('radio', 'Another thickness');
   await press('button', /^thick/);
-  expect(await spoken(page, 'coat.mm')).toContain('1.8 mm');
+  await expect.poll(() => spoken(page, 'coat.mm')).toContain('1.8 mm');
   await page.keyboard.press('u');
-  expect(await spoken(page, 'coat.mm')).toContain('1.2 mm');
+  await expect.poll(() => spoken(page, 'coat.mm')).toContain('1.2 mm');
   // A weigh-in by key.
   await press('button', 'Weighed the dough');
   await expect(page.getByRole('dialog').getByRole('textbox')).toBeFocused();
   await page.keyboard.type('1000');
   await page.keyboard.press('Enter');
   // 1000 × 0.985 ÷ 25 = 39.
-  expect(await spoken(page, 'count.made')).toContain(': 39');
+  await expect.poll(() => spoken(page, 'count.made')).toContain(': 39');
   await page.keyboard.press('u');
-  expect(await spoken(page, 'count.made')).toContain(': 48');
+  await expect.poll(() => spoken(page, 'count.made')).toContain(': 48');
   await press('tab', 'Gather');
   await press('checkbox', /plain flour/);
   await expect(page.getByRole('checkbox', { name: /plain flour/, checked: true })).toBeVisible();

@@ -39,8 +39,8 @@ async function compare(page: Page, id: string, least: number): Promise<void> {
 test('cake pops: from the wish to the dip, in two coats, the binder weighed in', async ({ page }) => {
   const id = await start(page, /^Cake pops and balls/, 'Pumpkin and oat', '36');
   // 36 × 25 g ÷ 0.985 = 914 g of dough wants 774 g of crumb; six whole eggs make some 890 g, and 0.18 of that binds it.
-  expect(await spoken(page, 'portion.mass')).toContain('25 g');
-  expect(await spoken(page, 'binder.need')).toMatch(/: 1[56]\d g/);
+  await expect.poll(() => spoken(page, 'portion.mass')).toContain('25 g');
+  await expect.poll(() => spoken(page, 'binder.need')).toMatch(/: 1[56]\d g/);
   await stage(page, 'Pieces');
   await choose(page, 'value-bindSchool', /^fudge/);
   await choose(page, 'value-thickness', /^thick/);
@@ -53,12 +53,12 @@ test('cake pops: from the wish to the dip, in two coats, the binder weighed in',
   await page.getByLabel('How many in this lot').fill('12');
   await page.getByRole('button', { name: 'Keep this lot' }).click();
   await stage(page, 'Sums');
-  expect(await spoken(page, 'pot.1.count')).toBe('Pieces in white: 12 . Why?');
-  expect(await spoken(page, 'pot.2.count')).toBe('Pieces in dark: 24 . Why?');
+  await expect.poll(() => spoken(page, 'pot.1.count')).toBe('Pieces in white: 12 . Why?');
+  await expect.poll(() => spoken(page, 'pot.2.count')).toBe('Pieces in dark: 24 . Why?');
   await page.getByRole('button', { name: 'Weighed the binder' }).click();
   await keyIn(page, '260');
   await page.getByRole('button', { name: 'Plan on from this' }).click();
-  expect(await spoken(page, 'binder.added')).toMatch(/260 g, measured/);
+  await expect.poll(() => spoken(page, 'binder.added')).toMatch(/260 g, measured/);
   await page.getByRole('button', { name: 'Back to the computed weight' }).click();
   await compare(page, id, 30);
   await stage(page, 'Gather');
@@ -72,20 +72,20 @@ test('moulded pieces: shell, rounds of the mould, and another mould tried before
 }) => {
   const id = await start(page, /^Moulded pieces/, 'Plum and rye', '24');
   // 2 moulds of 4 cavities: 24 in 3 rounds.
-  expect(await spoken(page, 'rounds.count')).toContain(': 3');
+  await expect.poll(() => spoken(page, 'rounds.count')).toContain(': 3');
   await page.getByRole('button', { name: 'What if it were made otherwise' }).click();
   const lantern = page.getByRole('dialog').getByRole('button', { name: /^Lantern mould/ });
   await expect(lantern).toContainText(/Rounds of the mould: 3.*→.*4/);
   await lantern.click();
-  expect(await spoken(page, 'rounds.count')).toContain(': 4');
+  await expect.poll(() => spoken(page, 'rounds.count')).toContain(': 4');
   await page.getByRole('button', { name: /^Undo: Another mould/ }).click();
-  expect(await spoken(page, 'rounds.count')).toContain(': 3');
+  await expect.poll(() => spoken(page, 'rounds.count')).toContain(': 3');
   await page.getByRole('button', { name: 'Something went wrong' }).click();
   await page.getByRole('radio', { name: 'Shells cracked' }).click();
   await page.getByRole('dialog').getByLabel('How many').fill('4');
   await page.getByRole('button', { name: 'The way out' }).click();
   await page.getByRole('button', { name: 'Go on so' }).click();
-  expect(await spoken(page, 'patch.needed')).toMatch(/\d g/);
+  await expect.poll(() => spoken(page, 'patch.needed')).toMatch(/\d g/);
   await compare(page, id, 30);
   await stage(page, 'Gather');
   await expect(page.getByText(/Stick mould: warm water/)).toBeVisible();
@@ -94,7 +94,7 @@ test('moulded pieces: shell, rounds of the mould, and another mould tried before
 test('mug cakes: several mugs at once, at half power', async ({ page }) => {
   const id = await start(page, /^Mug cakes/, 'Apple and cinnamon mug', '4');
   // 0.42 × 320 ml × 1.05 g/ml is 141 g.
-  expect(await spoken(page, 'portion.mass')).toMatch(/: 141 g/);
+  await expect.poll(() => spoken(page, 'portion.mass')).toMatch(/: 141 g/);
   const before = await spoken(page, 'micro.time');
   await stage(page, 'Pieces');
   await choose(page, 'value-power', /^half power/);
@@ -111,7 +111,7 @@ test('mug cakes: several mugs at once, at half power', async ({ page }) => {
 test('mini cakes: cubes cut and dipped, half of them with nuts, on paper at the end', async ({ page }) => {
   const id = await start(page, /^Mini cakes/, 'Pumpkin and oat', '36');
   // 8 by 6 pieces of a sheet: 48, for 36 wanted.
-  expect(await spoken(page, 'cut.perSheet')).toContain(': 48');
+  await expect.poll(() => spoken(page, 'cut.perSheet')).toContain(': 48');
   await stage(page, 'Pieces');
   await page.getByRole('button', { name: 'Finish some of them otherwise' }).click();
   await page.getByLabel('What they are called').fill('With hazelnuts');
@@ -150,8 +150,8 @@ test('cupcakes in three colours with a core, and a line of pops beside them from
   await openApp(page, '/runs/run-lantern-table/sums');
   await page.getByRole('tab', { name: /24 cupcakes/ }).click();
   // Amber 8, ember 6 and 10 as they are.
-  expect(await spoken(page, 'lot.1.count')).toContain(': 8');
-  expect(await spoken(page, 'lot.rest.count')).toContain(': 10');
+  await expect.poll(() => spoken(page, 'lot.1.count')).toContain(': 8');
+  await expect.poll(() => spoken(page, 'lot.rest.count')).toContain(': 10');
   const lines = await headless(page, 'run-lantern-table');
   await page.goto('/runs/run-lantern-table/sums');
   for (const [i, name] of [
@@ -187,7 +187,7 @@ test('from leftovers, backwards: 430 g of frosted cake, 180 g of white chocolate
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(pops).toContainText('Nothing is missing.');
   await pops.click();
-  expect(await spoken(page, 'count.made')).toContain(': 16');
+  await expect.poll(() => spoken(page, 'count.made')).toContain(': 16');
 });
 
 test('a run goes out as a file and comes in again, dropped on the page', async ({ page }) => {

@@ -14,7 +14,7 @@ test('a whole batch at the desk by keyboard, from the wish to the closed log', a
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Start' }).focus();
   await page.keyboard.press('Enter');
-  expect(await spoken(page, 'count.made')).toContain(': 36');
+  await expect.poll(() => spoken(page, 'count.made')).toContain(': 36');
   await page.getByRole('tab', { name: 'Bake' }).focus();
   await page.keyboard.press('Enter');
   for (const load of [1, 2]) {

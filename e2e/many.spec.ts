@@ -86,7 +86,7 @@ test('a run of forty lines with long names: all of it there, none of it cut, and
   await expect(counts.nth(38)).toHaveText('98');
   await page.getByRole('tab', { name: 'Sums', exact: true }).click();
   await page.getByRole('tab', { name: /^108 / }).click();
-  expect(await spoken(page, 'count.made')).toMatch(/: \d+/);
+  await expect.poll(() => spoken(page, 'count.made')).toMatch(/: \d+/);
   for (const stage of ['Gather', 'Bake']) {
     await page.getByRole('tab', { name: stage, exact: true }).click();
     await expect(page.getByRole('tab', { name: stage, exact: true, selected: true })).toBeVisible();
@@ -113,8 +113,8 @@ test('a whole piece: kept from a line, found under Formulas, started again with 
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByRole('tab', { name: 'Sums', selected: true })).toBeVisible();
   // The shell as it was chosen in the line that it was kept from; eight cavities a round.
-  expect(await spoken(page, 'shell.mm')).toContain('1.8 mm');
-  expect(await spoken(page, 'rounds.count')).toContain(': 3');
+  await expect.poll(() => spoken(page, 'shell.mm')).toContain('1.8 mm');
+  await expect.poll(() => spoken(page, 'rounds.count')).toContain(': 3');
   await page.keyboard.press('u');
   await page.goto('/formulas');
   await expect(page.getByRole('button', { name: 'Gate pieces. Open' })).toBeVisible();

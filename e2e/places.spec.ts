@@ -55,9 +55,9 @@ test('ounces, Fahrenheit and a decimal comma reach every figure', async ({ page 
     await page.getByRole('radio', { name: choice }).click();
   }
   await page.goto(`${RUN}/sums`);
-  expect(await spoken(page, 'portion.mass')).toContain('1,94 oz');
-  expect(await spoken(page, 'oven.setting')).toContain('347 °F');
-  expect(await spoken(page, 'rise')).toContain('×1,88');
+  await expect.poll(() => spoken(page, 'portion.mass')).toContain('1,94 oz');
+  await expect.poll(() => spoken(page, 'oven.setting')).toContain('347 °F');
+  await expect.poll(() => spoken(page, 'rise')).toContain('×1,88');
   await page.getByTestId('figure-oven.setting').click();
   await expect(page.getByRole('dialog')).toContainText('347 °F');
   await page.keyboard.press('Escape');

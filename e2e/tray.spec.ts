@@ -52,17 +52,17 @@ test('a tray of cupcakes, from a pasted formula to a baked and undone batch', as
   });
 
   await test.step('3. the sums: by hand, 1.08 ÷ 1.884 × 106 × 0.90 is 55 g a well', async () => {
-    expect(await spoken(page, 'portion.mass')).toContain('55 g');
-    expect(await spoken(page, 'fill.share')).toMatch(/58 %, likely 54–61 %/);
-    expect(await spoken(page, 'fill.belowRim')).toContain('13 mm');
+    await expect.poll(() => spoken(page, 'portion.mass')).toContain('55 g');
+    await expect.poll(() => spoken(page, 'fill.share')).toMatch(/58 %, likely 54–61 %/);
+    await expect.poll(() => spoken(page, 'fill.belowRim')).toContain('13 mm');
     // Formula: 190 + 11.5 + 113.4 + 206.2 + 150 + 0.3 + 120 + 62.5 + 180 = 1033.9 g. 24 × 55 ÷ 0.97 = 1360.8 g,
     // ×1.316, 3.95 eggs, so 4: ×1.333 and 1378.5 g in the bowl, which fills 24 (1337.2 ÷ 55 = 24.3).
-    expect(await spoken(page, 'batter.mixed')).toMatch(/137[89] g/);
-    expect(await spoken(page, 'scale.used')).toContain('×1.33');
-    expect(await spoken(page, 'count.made')).toContain(': 24');
-    expect(await spoken(page, 'count.batter')).toContain(': 24');
-    expect(await spoken(page, 'count.tins')).toContain(': 24');
-    expect(await spoken(page, 'bake.time')).toMatch(/2[0-5] min, likely/);
+    await expect.poll(() => spoken(page, 'batter.mixed')).toMatch(/137[89] g/);
+    await expect.poll(() => spoken(page, 'scale.used')).toContain('×1.33');
+    await expect.poll(() => spoken(page, 'count.made')).toContain(': 24');
+    await expect.poll(() => spoken(page, 'count.batter')).toContain(': 24');
+    await expect.poll(() => spoken(page, 'count.tins')).toContain(': 24');
+    await expect.poll(() => spoken(page, 'bake.time')).toMatch(/2[0-5] min, likely/);
     await expect(page.getByText(/become 4 eggs, and everything else goes up 1\.3 %/)).toBeVisible();
     await expect(page.getByText('One load of 24')).toBeVisible();
     await expect(page.getByText(/^In at \d\d:\d\d by this plan: first look \d\d:\d\d/)).toBeVisible();
@@ -81,7 +81,7 @@ test('a tray of cupcakes, from a pasted formula to a baked and undone batch', as
     await page.getByRole('tab', { name: 'Sums' }).click();
     await expect(cut).toHaveAttribute('aria-label', /Comes out flat/);
     expect(await outline()).not.toBe(before);
-    expect(await spoken(page, 'portion.mass')).toContain('48 g');
+    await expect.poll(() => spoken(page, 'portion.mass')).toContain('48 g');
     await page.getByRole('button', { name: 'Undo: Finish' }).click();
     await expect(cut).toHaveAttribute('aria-label', /gently domed/);
   });
@@ -102,7 +102,7 @@ test('a tray of cupcakes, from a pasted formula to a baked and undone batch', as
     await page.getByRole('button', { name: 'Plan on from this' }).click();
     // 812 × 0.97 = 787.6 g; ÷ 55 = 14 pieces; 24 × 55 − 787.6 = 532.4 g short.
     await expect(page.getByTestId('pin-words')).toContainText('532 g short for 24: it fills 14, 10 fewer');
-    expect(await spoken(page, 'count.made')).toContain('14');
+    await expect.poll(() => spoken(page, 'count.made')).toContain('14');
     await expect(page.getByText('This limits the run: what is in the bowl.')).toBeVisible();
     await page.getByRole('button', { name: 'Back to the computed weight' }).click();
     await expect(page.getByTestId('pin-words')).toHaveCount(0);

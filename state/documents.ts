@@ -76,8 +76,8 @@ const refusalOf = (fault: unknown): Refusal =>
       ? 'full'
       : 'blocked';
 
-/** How long until what was refused is tried again, ms: soon, then now and then. */
-const RETRIES_MS = [400, 1000, 3000, 8000, 20_000];
+/** How long until what was refused is tried again, ms: soon, then every three seconds. */
+const RETRIES_MS = [400, 1000, 2000, 3000];
 const pause = (ms: number) => new Promise<void>((done) => setTimeout(done, ms));
 
 /** The store of all documents over some storage. Writing follows every change; reading happens once. */

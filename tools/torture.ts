@@ -1,7 +1,7 @@
 /**
  * What a browser can do to a kitchen: killed in the middle of an edit, its store damaged key by key, unreadable, full,
  * silent or cleared while it is open, and two windows that edit at once. Counts what was lost, in the built app.
- * `npm run torture [kills]`; minutes, and not in the check.
+ * `npm run torture [kills]`; minutes, and not in the check. Parts by name: `tsx tools/torture.ts 200 kills refused`.
  */
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
@@ -286,7 +286,9 @@ async function main(): Promise<void> {
   const server = createServer(createApp(resolve('dist')));
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const chosen = process.argv.slice(3);
   for (const [name, part] of Object.entries({ kills, damaged, refused, twoWindows, cleared })) {
+    if (chosen.length > 0 && !chosen.includes(name)) continue;
     const from = Date.now();
     await part();
     process.stdout.write(`${name}: ${Math.round((Date.now() - from) / 1000)} s\n`);
