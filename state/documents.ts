@@ -96,6 +96,11 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
     return text;
   };
   let crossings = 0;
+  /** By key, the last change of the store that this window knows of. */
+  const counts: Record<string, number> = {};
+  /** What was heard of a document while changes of this window to it were on their way. */
+  const heardOf: Record<string, { readonly text: string | null; readonly count: number }> = {};
+  const onItsWay = (key: string): boolean => queue.some(({ texts: changed }) => key in changed);
 
   return create<DocumentState>((set, get) => {
     /** Puts what stands in the store now beneath what this window has changed meanwhile. */
@@ -122,12 +127,26 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       if (Object.keys(next).length > 0) set({ docs: applied(get().docs, next) });
     };
 
+    /** Takes in what was heard of a document, unless this window's own change came after it. */
+    const takeHeard = (key: string) => {
+      const news = heardOf[key];
+      if (!news || onItsWay(key)) return;
+      delete heardOf[key];
+      if (news.count <= (counts[key] ?? 0)) return;
+      counts[key] = news.count;
+      rebase({ [key]: news.text }, (one) => known[one] ?? null);
+    };
+
     const landed = (commit: Commit, result: Landed) => {
       rebase(result.texts, (key) => {
         const text = commit.texts[key]?.next ?? null;
         const read = text === null ? null : readText(key, text);
         return read?.ok ? read.doc : null;
       });
+      for (const key of Object.keys(commit.texts)) {
+        counts[key] = Math.max(counts[key] ?? 0, result.count);
+        takeHeard(key);
+      }
       const { step } = result;
       if (step && result.crossed.length > 0) {
         const read = readStep(step);
@@ -201,8 +220,12 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       void write();
     };
 
-    const heard = ({ texts: stands, step, undone }: Elsewhere) => {
-      rebase(stands, (key) => known[key] ?? null);
+    const heard = ({ texts: stands, step, undone, count }: Elsewhere) => {
+      for (const [key, text] of Object.entries(stands)) {
+        if (count <= (heardOf[key]?.count ?? 0)) continue;
+        heardOf[key] = { text, count };
+        takeHeard(key);
+      }
       const read = step && readStep(step);
       const { undoable } = get();
       if (read) set({ undoable: [...undoable, read].slice(-STEPS_KEPT) });

@@ -15,6 +15,8 @@ export const RESERVED = '~';
 /** Stands in every store that has been laid out: without it, what was there is gone. */
 export const STORE_KEY = '~store';
 const APPLIED_KEY = '~applied';
+/** How many changes the store has taken: tells which of two came later, whichever is heard of first. */
+const COUNT_KEY = '~count';
 const UNDO_PREFIX = '~undo/';
 const ASIDE_PREFIX = '~aside/';
 /** What is being typed and is not put into its document yet, by the field that it is typed into. */
@@ -49,6 +51,8 @@ export interface Landed {
   readonly step: Step | null;
   readonly undone: string | null;
   readonly crossed: readonly Crossed[];
+  /** Which change of the store it was, counted from its first. */
+  readonly count: number;
 }
 
 /** The store was laid out once and has nothing now: the browser let go of it, or somebody cleared it. */
@@ -78,13 +82,18 @@ export async function land(entries: Entries, commit: Commit): Promise<Landed> {
   if ((await textAt(entries, STORE_KEY)) === null) throw new StoreGone();
   const applied = await appliedIn(entries);
   const keys = Object.keys(commit.texts);
-  const nothing: Landed = { texts: {}, step: null, undone: null, crossed: [] };
+  const before = Number((await textAt(entries, COUNT_KEY)) ?? 0) || 0;
+  const nothing: Landed = { texts: {}, step: null, undone: null, crossed: [], count: before };
   if ((applied[commit.window] ?? 0) >= commit.number)
     return { ...nothing, texts: await textsAt(entries, keys), undone: commit.undoes };
   const undoKey = commit.undoes === null ? null : await keyOfStep(entries, commit.undoes);
   const takenBack = commit.undoes !== null && undoKey === null;
   // Another window has taken the same step back.
-  const landed = takenBack ? { ...nothing, undone: commit.undoes } : await put(entries, commit);
+  const count = before + 1;
+  const landed = takenBack
+    ? { ...nothing, undone: commit.undoes, count }
+    : { ...(await put(entries, commit)), count };
+  await entries.put(String(count), COUNT_KEY);
   if (undoKey !== null) await entries.delete(undoKey);
   if (landed.step) await addStep(entries, landed.step);
   const numbers = Object.entries({ ...applied, [commit.window]: commit.number });
@@ -92,7 +101,7 @@ export async function land(entries: Entries, commit: Commit): Promise<Landed> {
   return takenBack ? { ...landed, texts: await textsAt(entries, keys) } : landed;
 }
 
-async function put(entries: Entries, { texts, step, undoes }: Commit): Promise<Landed> {
+async function put(entries: Entries, { texts, step, undoes }: Commit): Promise<Omit<Landed, 'count'>> {
   const stands: Record<string, string | null> = {};
   const before: Record<string, Json> = {};
   const crossed: Crossed[] = [];

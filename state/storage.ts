@@ -19,6 +19,7 @@ export interface Elsewhere {
   readonly texts: Landed['texts'];
   readonly step: Step | null;
   readonly undone: string | null;
+  readonly count: number;
 }
 
 /** Where documents are kept: one key a document, shared by all windows of this browser. */
@@ -56,8 +57,8 @@ export function browserStorage(): DocStorage {
   const window = windowName();
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(NAME);
   holdWindow(window);
-  const tell = ({ texts, step, undone }: Landed) => {
-    const news: Elsewhere = { window, texts, step, undone };
+  const tell = ({ texts, step, undone, count }: Landed) => {
+    const news: Elsewhere = { window, texts, step, undone, count };
     channel?.postMessage(news);
   };
   const commit = async (one: Commit): Promise<Landed> => {
