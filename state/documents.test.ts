@@ -1,6 +1,7 @@
 import type { FormulaDoc } from '../core/model/documents';
 import { createDocumentStore, formulaKey, formulasIn, runsIn, kitchenIn } from './documents';
 import { IDBFactory, IDBObjectStore } from 'fake-indexeddb';
+import { cake } from './test-utils/cake';
 import { browserStorage, rawEntries, type DocStorage } from './storage';
 
 const NOW = '2026-11-25T10:00';
@@ -34,19 +35,6 @@ async function damage(key: string, text: string): Promise<void> {
 }
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 200));
-
-const cake = (name: string): FormulaDoc => ({
-  kind: 'formula',
-  version: 1,
-  id: 'mine',
-  name,
-  text: '100 g flour',
-  measures: 'us',
-  method: 'creamed',
-  ovenC: 175,
-  takenFor: {},
-  steps: '',
-});
 
 async function opened(storage: DocStorage = browserStorage()) {
   const store = createDocumentStore(storage);

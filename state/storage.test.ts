@@ -1,22 +1,11 @@
 import { IDBFactory } from 'fake-indexeddb';
 import type { Commit } from './ahead';
+import { cake } from './test-utils/cake';
 import { tellApart } from './landing';
 import { browserStorage, rawEntries, type DocStorage } from './storage';
 
 const AHEAD = 'carnelian-ahead/';
-const NOTE = (text: string) =>
-  JSON.stringify({
-    kind: 'formula',
-    version: 1,
-    id: 'mine',
-    name: text,
-    text: '100 g flour',
-    measures: 'us',
-    method: 'creamed',
-    ovenC: 175,
-    takenFor: {},
-    steps: '',
-  });
+const NOTE = (name: string) => JSON.stringify(cake(name));
 
 let number = 0;
 const commit = (storage: DocStorage, key: string, base: string | null, next: string | null): Commit => ({

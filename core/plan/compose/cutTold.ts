@@ -1,22 +1,15 @@
+import { finishedTold } from './finishedTold';
 import { type Facts, factsOf } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
 import { cubeSection } from '../../piece';
 import type { Allergen } from '../../quantity';
 import type { Stratum, SumsSection } from '../emitted';
 import { NO_PARTS, type Parts, type Planned } from '../linePlan';
-import {
-  coldBowl,
-  finishMaterials,
-  finishNeeds,
-  stickMaterials,
-  thawPreparations,
-  toppingWords,
-} from '../materials';
+import { finishMaterials, stickMaterials, toppingWords } from '../materials';
 import { coatNotes } from '../notes';
 import { NOTES } from '../notes.words';
 import { cutRemainder } from '../remainder';
 import { SECTIONS } from '../sections';
-import { batchOf } from '../stations/batch';
 import { bandsOf } from '../strata';
 import { BANDS } from '../strata.words';
 import { bowlWarnings, sheetWarnings } from '../warnings';
@@ -25,26 +18,16 @@ import type { CutMade } from './cutMade';
 /** What a line of cut pieces tells, from what its stations made. */
 export function cutTold(made: CutMade): Planned {
   const { run, line, formula, method, cut, count, all, each, totals, sheets, cake } = made;
-  const batch = batchOf(made.bowl, formula, line.id);
+  const told = finishedTold(made);
   return {
-    formula: formula.doc,
-    count: count,
+    ...told,
     parts: () => partsOf(made),
-    batches: [batch],
     pots: all.pots,
     sizes: sizesOf(made),
-    lots: all.lots,
-    contents: { formulaIds: [line.formulaId], filling: line.filling, frosting: line.frosting },
     ownCoat: line.coat ? { kind: line.coat.kind, formulaId: line.coat.formulaId } : null,
     tasks: () => made.tasks,
-    needs: () => finishNeeds(each, all),
     materials: () => [...(made.stick ? stickMaterials(count.made) : []), ...finishMaterials(each, all)],
-    preparations: () => [
-      ...thawPreparations([batch]),
-      { do: 'line sheets', sheets: sheets.count.value },
-      ...coldBowl(line.frosting),
-    ],
-    cold: () => null,
+    preparations: () => [...told.preparations(), { do: 'line sheets', sheets: sheets.count.value }],
     remainder: () => cutRemainder(count, cut, made.allows, totals),
     strata: () => strataOf(made),
     sections: () => sectionsOf(made),

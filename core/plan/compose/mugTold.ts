@@ -1,14 +1,14 @@
+import { finishedTold } from './finishedTold';
 import { type Facts, factsOf } from '../../caution/cautions';
 import { doneTests } from '../../caution/doneTests';
 import { mugSection, type Section } from '../../piece';
 import type { Allergen } from '../../quantity';
 import type { Stratum, SumsSection } from '../emitted';
 import { NO_PARTS, type Parts, type Planned } from '../linePlan';
-import { coldBowl, finishMaterials, finishNeeds, thawPreparations, toppingWords } from '../materials';
+import { finishMaterials, toppingWords } from '../materials';
 import { NOTES } from '../notes.words';
 import { mugRemainder } from '../remainder';
 import { SECTIONS } from '../sections';
-import { batchOf } from '../stations/batch';
 import { bandsOf } from '../strata';
 import { BANDS } from '../strata.words';
 import { inTurn } from '../taskSaid';
@@ -19,16 +19,11 @@ import type { MugMade } from './mugMade';
 /** What a line of mug cakes tells, from what its stations made. */
 export function mugTold(made: MugMade): Planned {
   const { run, line, formula, method, part, portion, groups, micro, cool, all, each, left, count } = made;
-  const batch = batchOf(made.bowl, formula, line.id);
   return {
-    formula: formula.doc,
-    count: count,
+    ...finishedTold(made),
     parts: () => partsOf(made),
-    batches: [batch],
     pots: [],
     sizes: groups,
-    lots: all.lots,
-    contents: { formulaIds: [line.formulaId], filling: line.filling, frosting: line.frosting },
     ownCoat: null,
     tasks: () =>
       inTurn(
@@ -42,10 +37,7 @@ export function mugTold(made: MugMade): Planned {
           cool: line.frosting ? cool : null,
         }),
       ),
-    needs: () => finishNeeds(each, all),
     materials: () => finishMaterials(each, all),
-    preparations: () => [...thawPreparations([batch]), ...coldBowl(line.frosting)],
-    cold: () => null,
     remainder: () => mugRemainder(count, portion, made.ready, left),
     strata: () => strataOf(made),
     sections: () => sectionsOf(made),

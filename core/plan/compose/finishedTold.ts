@@ -1,0 +1,30 @@
+import type { CubeLine, MugLine } from '../../model/documents';
+import type { KnownFormula } from '../context';
+import type { Planned } from '../linePlan';
+import { coldBowl, finishNeeds, thawPreparations } from '../materials';
+import { batchOf, type BowlPart } from '../stations/batch';
+import type { CountPart } from '../stations/count';
+import type { FinishAll, FinishEach } from '../stations/finish';
+
+/** What cut pieces and mugs tell alike: one batter, a filling, a frosting, lots. */
+export function finishedTold(made: {
+  readonly line: CubeLine | MugLine;
+  readonly formula: KnownFormula;
+  readonly bowl: BowlPart;
+  readonly count: CountPart;
+  readonly each: FinishEach;
+  readonly all: FinishAll;
+}) {
+  const { line, formula, count, each, all } = made;
+  const batch = batchOf(made.bowl, formula, line.id);
+  return {
+    formula: formula.doc,
+    count,
+    batches: [batch],
+    lots: all.lots,
+    contents: { formulaIds: [line.formulaId], filling: line.filling, frosting: line.frosting },
+    needs: () => finishNeeds(each, all),
+    cold: () => null,
+    preparations: () => [...thawPreparations([batch]), ...coldBowl(line.frosting)],
+  } satisfies Partial<Planned>;
+}
