@@ -1,5 +1,6 @@
 import type { BrowserContext, Page } from '@playwright/test';
 import { createServer, type Server } from 'node:http';
+import { appendFileSync, cpSync, rmSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import { createApp, drain } from '../server/app';
@@ -92,11 +93,13 @@ test.describe('without a network', () => {
   test.use({ serviceWorkers: 'allow' });
   let server: Server;
   let base = '';
-  test.beforeAll(async () => {
-    server = createServer(createApp(resolve('dist')));
-    await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
+  const serve = async (folder: string, port = 0): Promise<void> => {
+    server = createServer(createApp(resolve(folder)));
+    await new Promise<void>((done) => server.listen(port, '127.0.0.1', done));
     base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-  });
+  };
+  test.beforeEach(() => serve('dist'));
+  test.afterEach(() => drain(server, 200));
 
   const kept = (context: BrowserContext) =>
     expect.poll(() => context.serviceWorkers().length, { timeout: 30_000 }).toBeGreaterThan(0);
@@ -125,6 +128,46 @@ test.describe('without a network', () => {
       await expect(page.getByText(/could not be shown|is missing here/)).toHaveCount(0);
     }
     await expect(page.getByText('16').first()).toBeVisible();
+    await context.close();
+  });
+
+  test('a newer version is offered, waits while something bakes, and is taken by a tap', async ({
+    browser,
+  }, info) => {
+    const newer = info.outputPath('newer');
+    cpSync('dist', newer, { recursive: true });
+    for (const ending of ['.br', '.gz']) rmSync(`${newer}/sw.js${ending}`);
+    appendFileSync(`${newer}/sw.js`, '\n// a newer build');
+
+    const context = await browser.newContext();
+    const page = await context.newPage();
+    await page.goto(base);
+    await kept(context);
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await page.goto(`${base}${RUN}/bake`);
+    await page
+      .getByRole('button', { name: /^Load 1 in/ })
+      .first()
+      .click();
+    const { port } = server.address() as AddressInfo;
+    await drain(server, 200);
+    await serve(newer, port);
+
+    const offer = page.getByText('A newer Carnelian is here.');
+    await page.reload();
+    await page.waitForFunction(
+      async () => (await navigator.serviceWorker.getRegistration())?.waiting != null,
+    );
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    await expect(offer).toHaveCount(0);
+
+    await page.getByRole('button', { name: /^Undo/ }).first().click();
+    await expect(offer).toBeVisible();
+    await page.evaluate(() => (document.title = 'the old page'));
+    await page.getByRole('button', { name: 'Load it now' }).click();
+    await expect(page).not.toHaveTitle('the old page');
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    await expect(offer).toHaveCount(0);
     await context.close();
   });
 });

@@ -77,11 +77,52 @@ function documentIn(text: string): Json | null {
   }
 }
 
+/**
+ * The entries with what a change asks of them read at once, and its writes sent off without waiting for one another: a
+ * page that is killed in the middle of a change loses it, so the middle is kept short.
+ */
+async function readAtOnce(
+  entries: Entries,
+  keys: readonly string[],
+): Promise<Entries & { sent: Promise<unknown>[] }> {
+  const [texts, names] = await Promise.all([
+    Promise.all(keys.map((key) => entries.get(key))),
+    entries.getAllKeys(),
+  ]);
+  const known = new Map(keys.map((key, i) => [key, texts[i]]));
+  const all = new Set(names.map(String));
+  const sent: Promise<unknown>[] = [];
+  return {
+    sent,
+    get: (key) => (known.has(key) ? Promise.resolve(known.get(key)) : entries.get(key)),
+    getAllKeys: () => Promise.resolve([...all]),
+    put: (text, key) => {
+      known.set(key, text);
+      all.add(key);
+      sent.push(entries.put(text, key));
+      return Promise.resolve();
+    },
+    delete: (key) => {
+      known.set(key, undefined);
+      all.delete(key);
+      sent.push(entries.delete(key));
+      return Promise.resolve();
+    },
+  };
+}
+
 /** Puts one change into the store, merged with whatever other windows put there since it was begun; once only. */
-export async function land(entries: Entries, commit: Commit): Promise<Landed> {
+export async function land(store: Entries, commit: Commit): Promise<Landed> {
+  const keys = Object.keys(commit.texts);
+  const entries = await readAtOnce(store, [STORE_KEY, APPLIED_KEY, COUNT_KEY, ...keys]);
+  const landed = await landIn(entries, commit, keys);
+  await Promise.all(entries.sent);
+  return landed;
+}
+
+async function landIn(entries: Entries, commit: Commit, keys: readonly string[]): Promise<Landed> {
   if ((await textAt(entries, STORE_KEY)) === null) throw new StoreGone();
   const applied = await appliedIn(entries);
-  const keys = Object.keys(commit.texts);
   const before = Number((await textAt(entries, COUNT_KEY)) ?? 0) || 0;
   const nothing: Landed = { texts: {}, step: null, undone: null, crossed: [], count: before };
   if ((applied[commit.window] ?? 0) >= commit.number)

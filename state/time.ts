@@ -50,17 +50,17 @@ export const localAt = (now: number, days: number, hours: number): string =>
 /** Days until the next Saturday: a week on a Saturday. */
 export const toSaturday = (now: number): number => 7 - ((new Date(now).getDay() + 1) % 7);
 
-// The browser has the names of days and months already; a package's would add a tenth to the first screen's script.
-const named = (options: Intl.DateTimeFormatOptions) => {
-  const names = new Intl.DateTimeFormat('en', options);
-  return (date: Date | number): string => names.format(date);
-};
-const weekday = named({ weekday: 'long' });
-const month = named({ month: 'long' });
-const short = { weekday: named({ weekday: 'short' }), month: named({ month: 'short' }) };
+// Written out: asking the browser for nineteen words costs the first screen as much as drawing it does.
+const WEEKDAYS = 'Sunday Monday Tuesday Wednesday Thursday Friday Saturday'.split(' ');
+const MONTHS = 'January February March April May June July August September October November December'.split(
+  ' ',
+);
+const weekday = (date: Date): string => WEEKDAYS[date.getDay()] ?? '';
+const month = (date: Date): string => MONTHS[date.getMonth()] ?? '';
+const short = (name: string): string => name.slice(0, 3);
 
 /** "12 Dec". */
-export const dateText = (date: Date): string => `${date.getDate()} ${short.month(date)}`;
+export const dateText = (date: Date): string => `${date.getDate()} ${short(month(date))}`;
 
 /** "Saturday 12 December". */
 export const longDateText = (date: Date): string => `${weekday(date)} ${date.getDate()} ${month(date)}`;
@@ -88,7 +88,7 @@ export function dayText(date: Date, now: number): string {
   if (ahead === 1) return 'tomorrow';
   if (ahead === -1) return 'yesterday';
   if (ahead > 1 && ahead < 7) return weekday(date);
-  return `${short.weekday(date)} ${dateText(date)}`;
+  return `${short(weekday(date))} ${dateText(date)}`;
 }
 
 /** Whole minutes until a local time, negative once it has passed. */

@@ -171,7 +171,7 @@ async function damaged(): Promise<void> {
       await page.waitForTimeout(150);
       const after = await inStore(page, null, null);
       const safe = Object.values(after).includes(bad) || (after[key] !== undefined && i === 14);
-      note('a key damaged, then a later action', safe ? 'still there' : 'destroyed');
+      note('a key damaged, then a later action', safe ? 'still there' : `destroyed (${key}, ${i})`);
       await page.getByRole('button', { name: /^Undo/ }).first().click();
       await page.waitForTimeout(100);
       await inStore(page, key, whole);
