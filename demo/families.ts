@@ -119,7 +119,7 @@ export const POPS: readonly PopLine[] = [
         microwaveId: 'microwave-hall',
         crumb: 'very moist',
         trimShare: 0,
-        eggs: 'nearest',
+        eggs: 'follow',
       },
     ],
     addIns: [],

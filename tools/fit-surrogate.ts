@@ -5,7 +5,7 @@
  */
 import { writeFileSync } from 'node:fs';
 import { leastSquares } from '../core/numeric/leastSquares';
-import { bakeModel, type BakeModelInput } from '../core/process/bakeModel';
+import { MOST_S, bakeModel, type BakeModelInput } from '../core/process/bakeModel';
 import { surrogateFeatures, surrogateTerms } from '../core/process/bakeSurrogate';
 
 /** Evenly scattered points that repeat from run to run: multiples of irrational numbers. */
@@ -16,6 +16,8 @@ const STEPS = [
 
 interface Range {
   readonly name: string;
+  /** The form of the time to its colour. */
+  readonly colour: string;
   readonly what: string;
   readonly samples: number;
   /** Across the top, mm; the base as a share of it; and the depth of batter's room as a share, or in mm for sheets. */
@@ -27,16 +29,18 @@ interface Range {
 const RANGES: readonly Range[] = [
   {
     name: 'SURROGATE',
+    colour: 'COLOUR_SURROGATE',
     what: 'wells',
-    samples: 800,
+    samples: 1600,
     topMm: [28, 95],
     baseShare: [0.6, 1],
     depthMm: (top, at) => top * (0.38 + 0.37 * at),
   },
   {
     name: 'SHEET_SURROGATE',
+    colour: 'SHEET_COLOUR_SURROGATE',
     what: 'sheets, as discs of the same area',
-    samples: 480,
+    samples: 900,
     topMm: [140, 420],
     baseShare: [0.97, 1],
     depthMm: (_, at) => 14 + 41 * at,
@@ -61,17 +65,38 @@ function sample(k: number, range: Range): BakeModelInput {
     batterDensity,
     cakeDensity: ((1 - lossShare) * batterDensity) / rise,
     lossShare,
-    airC: at(7, 150, 220),
+    airC: at(7, 140, 225),
     batterC: at(8, 8, 32),
     doneC: 70 + 28 * Math.sqrt(((k + 1) * 0.7548776662) % 1),
     coefficientFactor: k % 3 === 0 ? 1.4 : 1 + 0.4 * (((k + 1) * 0.5698402909) % 1),
   };
 }
 
+/** The forms of both times for one range of pans. */
 function fitted(range: Range): string {
   const samples = Array.from({ length: range.samples }, (_, k) => sample(k, range));
-  const times = samples.map((input) => Math.log(bakeModel(input).timeS));
-  const rows = samples.map((input) => surrogateTerms(surrogateFeatures(input)));
+  const results = samples.map((input) => bakeModel(input));
+  return [
+    form(
+      range,
+      range.name,
+      samples,
+      results.map(({ insideS }) => insideS),
+    ),
+    form(
+      range,
+      range.colour,
+      samples,
+      results.map(({ colourS }) => colourS),
+    ),
+  ].join('\n');
+}
+
+function form(range: Range, name: string, all: readonly BakeModelInput[], timesS: readonly number[]): string {
+  // What never comes to its colour says nothing of when it would.
+  const kept = all.map((_, k) => k).filter((k) => (timesS[k] ?? MOST_S) < MOST_S);
+  const times = kept.map((k) => Math.log(timesS[k] ?? NaN));
+  const rows = kept.map((k) => surrogateTerms(surrogateFeatures(all[k] as BakeModelInput)));
   const held = (k: number) => k % 4 === 3;
   const weights = leastSquares(
     rows.filter((_, k) => !held(k)),
@@ -85,17 +110,17 @@ function fitted(range: Range): string {
   const rms = Math.sqrt(off.reduce((sum, value) => sum + value * value, 0) / off.length);
   const worst = Math.max(...off.map(Math.abs));
   process.stdout.write(
-    `${range.what}: rms ${(rms * 100).toFixed(2)} %, worst ${(worst * 100).toFixed(2)} % on ${off.length} held back\n`,
+    `${name}, ${range.what}: rms ${(rms * 100).toFixed(2)} %, worst ${(worst * 100).toFixed(2)} % on ${off.length} held back\n`,
   );
-  return `/** Fitted to the baking model over ${range.samples} ${range.what}, batters and ovens. */
-export const ${range.name} = {
+  return `/** Fitted to the baking model over ${kept.length} ${range.what}, batters and ovens. */
+export const ${name} = {
   weights: [
 ${weights.map((weight) => `    ${weight.toPrecision(8)},`).join('\n')}
   ],
   /** Error against the model on samples held back from the fit, as a share: root mean square, and the worst. */
   rms: ${rms.toFixed(4)},
   worst: ${worst.toFixed(4)},
-  samples: ${range.samples},
+  samples: ${kept.length},
 } as const;
 `;
 }

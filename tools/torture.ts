@@ -10,6 +10,7 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { sameJson, type Json } from '../core/exchange/threeWay';
 import { createApp } from '../server/app';
 import { CHROMIUM } from './chromium';
 
@@ -142,6 +143,15 @@ const inStore = async (page: Page, key: string | null, text: string | null) => {
   );
 };
 
+/** Whether two texts hold the same, in whatever order. */
+function sameText(a: string | undefined, b: string): boolean {
+  try {
+    return a !== undefined && sameJson(JSON.parse(a) as Json, JSON.parse(b) as Json);
+  } catch {
+    return false;
+  }
+}
+
 async function damaged(): Promise<void> {
   const browser = await chromium.launch(CHROMIUM);
   const probe = await browser.newPage(VIEW);
@@ -170,10 +180,12 @@ async function damaged(): Promise<void> {
       await page.getByRole('button', { name: action }).click();
       await page.waitForTimeout(150);
       const after = await inStore(page, null, null);
-      const safe = Object.values(after).includes(bad) || (after[key] !== undefined && i === 14);
-      note('a key damaged, then a later action', safe ? 'still there' : `destroyed (${key}, ${i})`);
       await page.getByRole('button', { name: /^Undo/ }).first().click();
       await page.waitForTimeout(100);
+      // What can still be read is a change like any other, which undo takes back.
+      const back = (await inStore(page, null, null))[key];
+      const safe = Object.values(after).includes(bad) || sameText(back, bad);
+      note('a key damaged, then a later action', safe ? 'still there' : `destroyed (${key}, ${i})`);
       await inStore(page, key, whole);
     }
     await context.close();

@@ -1,11 +1,11 @@
-import type { CrumbPart, Line, PopLine, RunDoc, RunFile } from '../model/documents';
+import type { Line, PopLine, RunDoc, RunFile } from '../model/documents';
 import { doughIn, inWells } from '../model/references';
 import { all, choose, edit, measure, USUAL_BINDER, usualCoat, type LineAction } from '../line';
 import { kindOf, planRun, type LinePlan } from '../plan';
 import { crumbForExcessG } from '../process/bind';
 import type { CrumbKind } from '../model/kinds';
 import { FINISHES } from '../process/batter.table';
-import { POP_G, REFILL } from './rescue.table';
+import { POP_G, REFILL, SPOONFUL_G } from './rescue.table';
 import { RESCUE, SUMS } from './rescue.words';
 import { coatShort, coatTrouble, frostingShort, frostingTrouble, lost, patched } from './rescueFinish';
 import { byHand, notHere, type Out, type RescueSum, type Trouble } from './trouble';
@@ -45,6 +45,8 @@ function wayOut(file: File, line: Line, plan: LinePlan, trouble: Trouble): Out {
     case 'stuck':
     case 'broken':
       return intoPops(file, line, trouble);
+    case 'some lost':
+      return someLost(line, plan, trouble);
     case 'batter short':
     case 'batter over':
       return weighed(plan, trouble.bowlG, trouble.kind === 'batter short');
@@ -77,6 +79,25 @@ function wayOut(file: File, line: Line, plan: LinePlan, trouble: Trouble): Out {
     case 'lost in the mould':
       return lost(plan, trouble.pieces);
   }
+}
+
+/** What is left goes on as it is; what is missing is baked as a line of its own, or done without. */
+function someLost(line: Line, { parts }: LinePlan, trouble: Extract<Trouble, { kind: 'some lost' }>): Out {
+  const made = parts.count.made.value;
+  const lost = Math.min(trouble.pieces, made);
+  const left = Math.max(made - lost, 1);
+  const words = [RESCUE.someLeft(left, made)];
+  if (trouble.then === 'do without')
+    return { actions: [choose({ count: left })], words: [...words, RESCUE.without(lost)], sums: [] };
+  // A bake of its own: nothing that was measured or ticked of the first is true of it.
+  const again = { ...line, id: `${line.id}-again`, count: lost, measured: {}, ticks: [], lots: [] } as Line;
+  const portion = parts.portion?.value ?? 0;
+  return {
+    actions: [choose({ count: left })],
+    added: [again],
+    words: [...words, RESCUE.again(lost)],
+    sums: portion > 0 ? [{ what: SUMS.bakedAgain, massG: lost * portion }] : [],
+  };
 }
 
 /** Cake that stuck or broke becomes a line of pops of its own; what is left of the line goes on smaller. */
@@ -141,10 +162,7 @@ function binderShort({ parts }: LinePlan, addedG: number): Out {
   };
 }
 
-/** Most sources of crumb that a line has. */
-const MOST_SOURCES = 8;
-
-/** Too much binder: crumb that takes up what is over, as a part of its own. */
+/** Too much binder: chilled, and then crumb by the spoonful, up to what would take up all that is over. */
 function overdone(
   line: Line,
   plan: LinePlan,
@@ -166,36 +184,35 @@ function overdone(
     kind,
   );
   const what = mend === 'biscuit' ? SUMS.biscuit : SUMS.cake;
-  const massG = Math.max(moreG, 1);
-  const part: CrumbPart =
-    mend === 'biscuit' ? { from: 'biscuit', massG } : { from: 'trimmings', massG, crumb: 'average' };
-  const more = moreG < 1 || of.crumb.length >= MOST_SOURCES ? [] : [choose({ crumb: [...of.crumb, part] })];
+  // Nothing is baked for a wet dough: the cold comes first, then a spoonful at a time, and it is weighed after.
   return {
-    actions: [...more, ...asBaked(plan), measure(dough.added.id, addedG)],
-    words: [moreG < 1 ? RESCUE.binderMay : RESCUE.binderOver(moreG, what.toLowerCase())],
-    sums: [{ what, massG: moreG }],
+    actions: [...asBaked(plan), measure(dough.added.id, addedG)],
+    words: [
+      moreG < 1
+        ? RESCUE.binderMay
+        : RESCUE.binderOver(Math.min(moreG, SPOONFUL_G), Math.max(moreG, SPOONFUL_G), what.toLowerCase()),
+    ],
+    sums: moreG < 1 ? [] : [{ what: SUMS.atMost(what), massG: moreG }],
   };
 }
 
-/** What has been baked stays as it is, whatever crumb is put beside it. */
+/** What has been baked stays as it is. */
 const asBaked = ({ parts }: LinePlan): LineAction[] =>
   parts.crumbBakes.flatMap(({ bowl, crumb }) => [
     measure(bowl.own.id, bowl.own.value),
     measure(crumb.id, crumb.value),
   ]);
 
-/** Sunk and overflowed pieces are a matter of the fill: the next load is filled for a gentle dome. */
+/** Overflowed pieces are a matter of the fill. Sunk ones are not: more batter makes them sink deeper. */
 function refilled(line: Line, { parts }: LinePlan, kind: 'sunk' | 'overflowed'): Out {
   const { well } = parts;
   if (!inWells(line) || !well) return notHere('well');
+  if (kind === 'sunk') return byHand(RESCUE.sunk);
   const share = FINISHES.gentle.share / Math.max(well.finish.value, 0.05);
-  const massG = Math.round(
-    well.portion.value *
-      (kind === 'overflowed' ? Math.min(share, REFILL.most) : Math.max(share, REFILL.least)),
-  );
+  const massG = Math.round(well.portion.value * Math.min(share, REFILL.most));
   return {
     actions: [choose({ fill: { by: 'mass', massG } })],
-    words: [kind === 'overflowed' ? RESCUE.overflowed(massG) : RESCUE.sunk(massG)],
+    words: [RESCUE.overflowed(massG)],
     sums: [{ what: SUMS.nextLoad, massG }],
   };
 }

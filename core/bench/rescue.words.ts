@@ -10,8 +10,12 @@ export const RESCUE = {
     `${grams(gapG)} less than planned. Fill fewer wells, fill all a little lighter, or mix the rest.`,
   batterOver: (gapG: number) => `${grams(gapG)} more than planned. Fill more wells, or keep it for a mug.`,
   binderMay: 'That is no more than it may take. Chill it for half an hour and squeeze again.',
-  binderOver: (moreG: number, crumb: string) =>
-    `${grams(moreG)} of ${crumb} takes up what is over. Without any: half an hour in the fridge, and a coat soon after.`,
+  binderOver: (stepG: number, mostG: number, crumb: string) =>
+    `Half an hour in the fridge first: most soft doughs only want that. If it still smears, knead in ${crumb} by the spoonful, ${grams(stepG)} at a time, ${grams(mostG)} at most, and squeeze after each. Weigh the dough then, and the plan follows.`,
+  someLeft: (left: number, made: number) => `${left} of ${made} go on.`,
+  without: (lost: number) => `The plan goes on with ${lost} fewer: toppings, coat and packing follow.`,
+  again: (lost: number) =>
+    `${lost} are baked again as a line of their own, with their own bowl: mix no more than that takes.`,
   binderIn: (addedG: number) =>
     `${grams(addedG)} are in. Add a teaspoon, {5 g}, squeeze, and stop when it holds.`,
   fatEnough: 'It holds as much fat as it should. Warm it gently, a burst at a time, and never with water.',
@@ -34,12 +38,11 @@ export const RESCUE = {
     `Cut the domes level: ${grams(trimmedG)} of trimmings. Next time fill for a flat top, or set the oven {10 °C} lower.`,
   overflowed: (massG: number) =>
     `Fill the next load ${grams(massG)} each, and stand a tray below. Cut the brims off while warm.`,
-  sunk: (massG: number) =>
-    `Fill the next load ${grams(massG)} each. Sunk ones are level for frosting; sunk and wet in the middle were not done.`,
+  sunk: 'Filling more does not cure it. Look for the cause: the door was opened before three quarters of the time, too much raising agent or one past its date, a batter that waited or was beaten too long, or an oven too hot outside and not done inside. Wet in the middle, it was not done: those go to crumb. Set and only level, they are ready for frosting.',
   raw: `Back into the oven at once, and look every ${LOOK_EVERY_S / 60} min. Once cold it will not rise again: crumb it for pops instead.`,
   frostingShort: 'Make the rest, or pipe a flatter style on all of them. The count follows what is left.',
   patch: (allG: number, pieces: number) =>
-    `Brush coat over the cracks: ${grams(allG)} for ${pieces}. Two minutes in the cold, then once more where it shows.`,
+    `Brush coat over the cracks: ${grams(allG)} for ${pieces}. Two minutes in the cold, then once more where it shows. Then look for the cause: a thin spot, a mould that was too cold or bent, or a piece turned out too soon.`,
   lostInMould: (backG: number, pieces: number, shellG: number) =>
     `Freeze the mould for ten minutes more and press from behind. What breaks goes back into the dough, chocolate and all: ${grams(backG)}. For ${pieces} more, ${grams(shellG)} of coat.`,
   notHere: (what: string) => `This line has no ${what}.`,
@@ -66,5 +69,7 @@ export const SUMS = {
   backIntoDough: 'Back into the dough',
   coatAgain: 'Coat for as many again',
   forPops: 'Crumb to keep for pops',
+  bakedAgain: 'Batter for as many again',
+  atMost: (what: string) => `${what}, at most`,
   nextLoad: 'Into each well of the next load',
 } as const;

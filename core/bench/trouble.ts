@@ -12,6 +12,8 @@ export type Trouble =
     }
   | { readonly kind: 'batter short' | 'batter over'; readonly bowlG: number }
   | { readonly kind: 'binder overdone'; readonly addedG: number; readonly mend: 'crumb' | 'biscuit' }
+  /** Not all came out well: so many are lost, and they are baked again or done without. */
+  | { readonly kind: 'some lost'; readonly pieces: number; readonly then: 'bake again' | 'do without' }
   | { readonly kind: 'binder short'; readonly addedG: number }
   | { readonly kind: 'coat thick' | 'coat seized' | 'coat cracked' | 'coat dull' }
   | { readonly kind: 'coat short'; readonly leftG: number }

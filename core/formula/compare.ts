@@ -1,5 +1,5 @@
 import type { FormulaDoc } from '../model/documents';
-import { BAKE_LOSS, METHODS } from '../process/batter.table';
+import { METHODS, USUAL_WELL_ML, bakeLossStart } from '../process/batter.table';
 import { massOf, type ReadFormula } from './read';
 import type { Role } from '../quantity';
 
@@ -56,6 +56,6 @@ export interface Fills {
  */
 export function fillsBy(method: FormulaDoc['method'], massG: number): Fills {
   const { batterDensity, cakeDensity } = METHODS[method];
-  const loss = BAKE_LOSS.find(({ name }) => name === 'cupcake')?.loss.value ?? 0;
+  const loss = bakeLossStart(USUAL_WELL_ML).value;
   return { batterMl: massG / batterDensity.value, cakeMl: (massG * (1 - loss)) / cakeDensity.value };
 }

@@ -1,3 +1,4 @@
+import { narrowestFor } from '../process/vessel';
 import type {
   CakesicleLine,
   CoatChoice,
@@ -47,6 +48,13 @@ export const USUAL_BINDER: BinderChoice = {
   formulaId: null,
   onHandG: null,
 };
+
+/** Height of a piece where none has been chosen yet, mm: a ball of 25 g, a cube of 4 cm. Basis: geometry. */
+const USUAL_PIECE_MM = 40;
+
+/** The vessel that leaves the smallest pool; any, where a piece fits none. */
+const vesselFor = (kitchen: KitchenDoc, pieceMm: number) =>
+  narrowestFor(kitchen.vessels ?? [], pieceMm) ?? first(kitchen.vessels, 'vessel');
 
 export const usualCoat = (vesselId: string): CoatChoice => ({
   kind: 'dark',
@@ -148,7 +156,7 @@ function newPop(ask: LineAsk): PopLine {
     crumb: [crumbStart(ask.crumb, ask.kitchen)],
     addIns: [],
     binder: USUAL_BINDER,
-    coat: usualCoat(first(ask.kitchen.vessels, 'vessel').id),
+    coat: usualCoat(vesselFor(ask.kitchen, USUAL_PIECE_MM).id),
     sticksOnHand: ask.kitchen.sticks ?? null,
     lots: [],
   };
@@ -179,7 +187,7 @@ function newMug(ask: LineAsk): MugLine {
     formulaId: formulaOf(ask).id,
     mugId: first(ask.kitchen.mugs, 'mug').id,
     microwaveId: first(ask.kitchen.microwaves, 'microwave').id,
-    eggs: 'nearest',
+    eggs: 'follow',
     fill: { by: 'share', share: 0.42 },
     atOnce: null,
     setting: 1,
@@ -212,7 +220,7 @@ function newMini(ask: LineAsk, style: MiniStyle): CubeLine | MiniWellsLine {
       heightMm: 30,
       trimMm: 6,
       kerfMm: 1,
-      coat: usualCoat(first(ask.kitchen.vessels, 'vessel').id),
+      coat: usualCoat(vesselFor(ask.kitchen, USUAL_PIECE_MM).id),
       lots: [],
     };
   }

@@ -64,3 +64,7 @@ export type WellShapeKind = (typeof WELL_SHAPE_KINDS)[number];
 /** What a cavity of a mould is like. */
 export const CAVITY_SHAPE_KINDS = ['stadium', 'half-ellipsoid', 'box'] as const;
 export type CavityShapeKind = (typeof CAVITY_SHAPE_KINDS)[number];
+
+/** What an oven's dial is marked in. */
+export const DIALS = ['C', 'F', 'gas'] as const;
+export type Dial = (typeof DIALS)[number];

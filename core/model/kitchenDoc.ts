@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { beliefSchema } from './belief';
-import { CAVITY_SHAPE_KINDS, TIN_MATERIALS, WELL_SHAPE_KINDS } from './kinds';
+import { CAVITY_SHAPE_KINDS, DIALS, TIN_MATERIALS, WELL_SHAPE_KINDS } from './kinds';
 import { grams, id, millimetres, name, wholeNumber } from './fields';
 
 const owned = wholeNumber('of them', 1, 50);
@@ -132,6 +132,8 @@ export const ovenSchema = z.looseObject({
   offsetC: z.number().min(-60, 'At least −60 °C.').max(60, 'At most 60 °C.').nullable(),
   racks: z.number().int('Whole racks only.').min(1, 'At least 1 rack.').max(12, 'At most 12 racks.'),
   tinsPerRack: z.number().int('Whole tins only.').min(1, 'At least 1 tin.').max(8, 'At most 8 tins.'),
+  /** What the dial is marked in; left out where it is as the person reads degrees. */
+  dial: z.enum(DIALS).optional(),
   /** The rack from side to side and from the door to the back, mm; left out where nobody has measured it. */
   rackWidthMm: millimetres(150, 1200).optional(),
   rackDepthMm: millimetres(150, 1200).optional(),

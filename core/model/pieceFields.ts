@@ -24,7 +24,7 @@ export const fillSchema = z.discriminatedUnion('by', [
 ]);
 export type Fill = z.infer<typeof fillSchema>;
 
-export const eggModeSchema = z.enum(['follow', 'nearest', 'weigh']);
+export const eggModeSchema = z.enum(['follow', 'down', 'up', 'nearest', 'weigh']);
 export type EggMode = z.infer<typeof eggModeSchema>;
 
 /** Still-oven setting of a run, °C; null follows the formula. */
@@ -113,6 +113,8 @@ export const coatSchema = z.looseObject({
   /** Fat stirred in to thin it, as a share of the chocolate. */
   thinnedShare: share(0, 0.06),
   school: z.enum(DIP_SCHOOL_KINDS),
+  /** Dipped or spooned over; left out where it goes by how much a pool would strand. */
+  by: z.enum(['dip', 'spoon']).optional(),
   /** The formula of the line's own coat; left out where it is melted as bought. */
   formulaId: id.nullable().optional(),
   onHandG: onHand,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { bakeModel } from '../process/bakeModel';
-import { bakeSurrogateS } from '../process/bakeSurrogate';
+import { bakeInsideS } from '../process/bakeSurrogate';
 import { WELL_SHAPES, shapeVolumeMl } from './shape/wells';
 import { wellVolumeMl } from './well';
 
@@ -73,16 +73,16 @@ describe('baking in a bowl', () => {
   });
   it('takes longer with more in it and less in a hotter oven, by the model and by its quick form', () => {
     for (const time of [
-      (m: number, c?: number) => bakeModel(bowl(m, c)).timeS,
-      (m: number, c?: number) => bakeSurrogateS(bowl(m, c)),
+      (m: number, c?: number) => bakeModel(bowl(m, c)).insideS,
+      (m: number, c?: number) => bakeInsideS(bowl(m, c)),
     ]) {
       expect(time(50)).toBeGreaterThan(time(40));
       expect(time(45, 190)).toBeLessThan(time(45));
     }
   });
   it('stands on over its rim when it is overfull, and keeps its energy', () => {
-    const { energyError, timeS } = bakeModel(bowl(60));
+    const { energyError, insideS } = bakeModel(bowl(60));
     expect(Math.abs(energyError)).toBeLessThan(1e-3);
-    expect(timeS).toBeGreaterThan(bakeModel(bowl(45)).timeS);
+    expect(insideS).toBeGreaterThan(bakeModel(bowl(45)).insideS);
   });
 });

@@ -117,12 +117,12 @@ describe('bad input', () => {
       const [line] = planWhole({ ...pops, run: { ...pops.run, lines: [{ ...first, measured }] } }).lines;
       return line?.planned === false ? line.fault : null;
     };
-    expect(stating({ 'crumb.1.cake': 1200, 'crumb.1': 1300 })).toMatchObject({
+    expect(stating({ 'crumb.1.cake': 900, 'crumb.1': 1000 })).toMatchObject({
       field: 'measured',
       figureId: 'crumb.1',
-      fault: '"Crumb of it" is stated as 1300 g; it cannot be more than 1200 g.',
+      fault: '"Crumb of it" is stated as 1000 g; it cannot be more than 900 g.',
     });
-    expect(stating({ 'crumb.1.cake': 1200, 'crumb.1': 1100 })).toBeNull();
+    expect(stating({ 'crumb.1.cake': 900, 'crumb.1': 850 })).toBeNull();
     expect(stating({ 'crumb.1.cake': 9000 })).toMatchObject({ figureId: 'crumb.1.cake' });
     expect(stating({ 'dough.density': -1 })).toMatchObject({ figureId: 'dough.density' });
   });

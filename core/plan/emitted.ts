@@ -2,6 +2,8 @@
  * What a plan hands on as data: limits, bowls, pots, loose things, what has to be prepared, tasks, room in the cold. Lists,
  * the day and the paper read these; nobody has to read a label, a sentence or an id to learn a fact.
  */
+import type { EggsSettled } from '../formula/wholeEggs';
+import type { Dial } from '../model/kinds';
 import type { EggMode, FormulaDoc, Makes } from '../model/documents';
 import type { BinderKind, ChocolateKind, FrostingKind } from '../model/kinds';
 import type { AnyRef, Ref } from '../figure';
@@ -68,6 +70,7 @@ export interface EggChoice {
   readonly inFormula: number;
   readonly exact: number;
   readonly used: number;
+  readonly how: EggsSettled['how'];
 }
 
 /** A formula scaled to a need: what is weighed into one bowl. */
@@ -105,7 +108,11 @@ export interface Pot {
   readonly lotNames: readonly string[];
   readonly count: Ref<'pieces'>;
   readonly coat: Ref<'g'> | null;
+  /** All that is in it: chocolate and the fat that thins it. */
   readonly melt: Ref<'g'>;
+  readonly chocolate: Ref<'g'>;
+  /** Spooned over the pieces, without a pool to dip in. */
+  readonly spooned: boolean;
   readonly saved: Ref<'g'> | null;
   readonly thinner: Ref<'g'> | null;
 }
@@ -187,7 +194,7 @@ export type TaskDoes =
   | { readonly does: 'butter out' }
   | { readonly does: 'eggs out' }
   | { readonly does: 'weigh out and line' }
-  | { readonly does: 'oven on'; readonly settingC: number }
+  | { readonly does: 'oven on'; readonly settingC: number; readonly dial: Dial }
   | { readonly does: 'mix'; readonly meaning: string }
   | { readonly does: 'weigh out and mix'; readonly meaning: string }
   | { readonly does: 'stir'; readonly meaning: string }

@@ -64,6 +64,8 @@ export interface Clocked {
   readonly inLoad: number | null;
   readonly time: Ref<'s'>;
   readonly firstLook: Ref<'s'>;
+  /** The same of the last load, where it is smaller and takes another time. */
+  readonly last: { readonly time: Ref<'s'>; readonly firstLook: Ref<'s'> } | null;
   /** What to know while they are filled. */
   readonly shows: readonly AnyRef[];
 }

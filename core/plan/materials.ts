@@ -65,8 +65,8 @@ export function finishMaterials(each: FinishEach, all: FinishAll): Material[] {
 /** What is melted as bought, and the fat that thins it. */
 export const potMaterials = (pots: readonly Pot[]): Material[] =>
   there(
-    pots.flatMap(({ kind, formulaId, melt, thinner }): Material[] => [
-      ...(formulaId ? [] : [{ what: { is: 'chocolate', kind }, use: 'melt', amount: melt } as const]),
+    pots.flatMap(({ kind, formulaId, chocolate, thinner }): Material[] => [
+      ...(formulaId ? [] : [{ what: { is: 'chocolate', kind }, use: 'melt', amount: chocolate } as const]),
       ...(thinner ? [{ what: { is: 'thinner', kind }, use: 'melt', amount: thinner } as const] : []),
     ]),
   );

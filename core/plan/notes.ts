@@ -1,9 +1,10 @@
 import type { BinderChoice, CakesicleLine, KitchenDoc } from '../model/documents';
-import type { ChocolateKind } from '../model/kinds';
 import type { Ref } from '../figure';
 import { planBind } from '../process/bind';
-import { meltingBursts } from '../process/microwave';
+import { meltingBursts, ratingFromTestW } from '../process/microwave';
+import { narrowestFor } from '../process/vessel';
 import { MICROWAVE } from '../process/microwave.table';
+import { TEMPERING } from '../process/temper.table';
 import { POP_HANDS_S } from '../process/hands.table';
 import { wetLot } from '../process/set';
 import type { Pot } from './emitted';
@@ -34,32 +35,36 @@ export function bindNotes(binder: BinderChoice, table: Table, dough: DoughPart):
   ];
 }
 
-/** Melting in bursts, and the temperatures of its kind. */
-export function meltNote(kitchen: KitchenDoc, kind: ChocolateKind, massG: number): string {
-  const ratedW = kitchen.microwaves?.[0]?.ratedW ?? MICROWAVE.usualW;
-  return NOTES.melt(kind, massG, meltingBursts(Math.max(massG, 1), kind, ratedW));
+/** What a microwave is rated at, W: as its water test amounts to, where somebody ran one. */
+function ratedOf(kitchen: KitchenDoc): number {
+  const [microwave] = kitchen.microwaves ?? [];
+  if (!microwave) return MICROWAVE.usualW;
+  return microwave.absorbedW === null ? microwave.ratedW : ratingFromTestW(microwave.absorbedW);
 }
 
-/** A vessel narrower than this share of the working depth holds no piece. */
-const NARROWEST = 0.9;
+/** Melting in bursts, and how a real chocolate is tempered. */
+function meltNotes(kitchen: KitchenDoc, { kind, chocolate }: Pot): string[] {
+  const massG = Math.max(chocolate.value, 1);
+  const bursts = meltingBursts(massG, kind, ratedOf(kitchen));
+  if (kind === 'compound') return [NOTES.melt(kind, massG, bursts), NOTES.noTemper];
+  const seedG = massG * TEMPERING.seedShare;
+  return [
+    NOTES.melt(kind, massG - seedG, bursts),
+    NOTES.temper(kind, { seedG, meltC: bursts.ceilingC, ...TEMPERING.of[kind] }),
+    NOTES.gentle(kind, massG, TEMPERING.gentleC[kind]),
+  ];
+}
 
 /** How to melt, what the school asks for, and what a narrower vessel would save. */
 export function coatNotes(kitchen: KitchenDoc, pots: readonly Pot[], coat: CoatPart): string[] {
-  const { choice, depth, vesselAcross, density } = coat;
-  const notes = [
-    NOTES.dipped(choice.school),
-    ...pots.map(({ kind, melt }) => meltNote(kitchen, kind, melt.value)),
-  ];
+  const { choice, depth, vesselAcross, density, solid } = coat;
+  const notes = [NOTES.dipped(choice.school), ...pots.flatMap((pot) => meltNotes(kitchen, pot))];
+  if (pots.some(({ spooned }) => spooned)) notes.push(NOTES.spooned);
   if (choice.thinnedShare > 0) notes.push(NOTES.thin);
-  notes.push(NOTES.lots);
+  notes.push(...[...new Set(pots.map(({ kind }) => kind))].map((kind) => NOTES.lots(kind)));
   const wide = vesselAcross.value;
-  const [narrower] = (kitchen.vessels ?? [])
-    .filter(
-      ({ diameterMm, depthMm }) =>
-        diameterMm < wide && depthMm >= depth.value && diameterMm > depth.value * NARROWEST,
-    )
-    .sort((a, b) => a.diameterMm - b.diameterMm);
-  if (narrower) {
+  const narrower = narrowestFor(kitchen.vessels ?? [], solid.height.value);
+  if (narrower && narrower.diameterMm < wide && pots.some(({ spooned }) => !spooned)) {
     const savesMl = ((Math.PI / 4) * (wide ** 2 - narrower.diameterMm ** 2) * depth.value) / 1000;
     notes.push(NOTES.narrower(narrower.name, savesMl * density.value));
   }
@@ -81,7 +86,7 @@ export const shellNotes = (
   pots: readonly Pot[],
   shell: ShellPart,
 ): string[] => [
-  ...pots.map(({ kind, melt }) => meltNote(kitchen, kind, melt.value)),
+  ...pots.flatMap((pot) => meltNotes(kitchen, pot)),
   NOTES.shells(shell.first.value, shell.second.value, shell.back.value),
   line.shellBy === 'pour' ? NOTES.poured(shell.poured.value) : NOTES.brushed,
   NOTES.patch,

@@ -4,12 +4,15 @@ import type { Bursts } from '../process/microwave';
 import { DIP_SCHOOLS } from '../process/set.table';
 import { gramsText } from './figures';
 
-/** Working temperatures of tempered chocolate. */
-const TEMPER: Readonly<Record<Exclude<ChocolateKind, 'compound'>, string>> = {
-  dark: '{31 °C} to {32 °C}',
-  milk: '{29 °C} to {30 °C}',
-  white: '{28 °C} to {29 °C}',
-};
+/** How a real chocolate is brought into temper, °C and g. */
+interface Temper {
+  readonly seedG: number;
+  readonly meltC: readonly [number, number];
+  readonly downC: number;
+  readonly workC: readonly [number, number];
+}
+
+const degrees = (c: number) => `{${c} °C}`;
 
 /** Which schools the sums follow, and what to watch for. Measures in braces, for `inStyle`. */
 export const NOTES = {
@@ -27,20 +30,25 @@ export const NOTES = {
   dipped: (school: DipSchool) =>
     `Dipped ${school}. ${DIP_SCHOOLS[school].meaning} ${DIP_SCHOOLS[school].watch}`,
   thin: 'Thin with coconut oil or cocoa butter, never with water: a drop of it seizes the pot.',
-  lots: 'Take 3 to 6 at a time from the cold. Warm the pot again after 8 to 15 pieces, or when it falls to {34 °C}.',
+  lots: (kind: ChocolateKind) =>
+    kind === 'compound'
+      ? 'Take 3 to 6 at a time from the cold. Warm the pot again after 8 to 15 pieces, or when it falls to {34 °C}.'
+      : `Take 3 to 6 at a time from the cold. Warm the ${kind} again after 8 to 15 pieces, to the top of the band that it is worked in and no higher.`,
+  spooned:
+    'Too few for a pool: stand each over the pot or on a rack, spoon the coat over, let it run off, and use that again.',
   narrower: (vessel: string, savesG: number) =>
     `"${vessel}" is narrower: it would leave ${gramsText(savesG)} less in the pool.`,
   melt: (
     kind: ChocolateKind,
     massG: number,
     { setting, burstS, count, lowCount, highCount, ceilingC }: Bursts,
-  ) => {
-    const temper =
-      kind === 'compound'
-        ? 'Compound needs no temper.'
-        : `Couverture wants tempering: work at ${TEMPER[kind]}, seeded with 25 to 30 % of unmelted; or melt it gently and keep it under {34 °C} all the way.`;
-    return `Melt ${gramsText(massG)} of ${kind} in about ${count} bursts of ${burstS} s (${lowCount} to ${highCount}) at ${Math.round(setting * 100)} % power, stirring between; stop with a quarter still solid. Never above {${ceilingC[0]} °C} to {${ceilingC[1]} °C}. A water bath is slower and stays warm longer: bowl above the water, no steam on the chocolate. ${temper}`;
-  },
+  ) =>
+    `Melt ${gramsText(massG)} of ${kind} in about ${count} bursts of ${burstS} s (${lowCount} to ${highCount}) at ${Math.round(setting * 100)} % power, stirring between; stop with a quarter still solid. Never above {${ceilingC[0]} °C} to {${ceilingC[1]} °C}. A water bath is slower and stays warm longer: bowl above the water, no steam on the chocolate.`,
+  noTemper: 'Compound needs no temper.',
+  temper: (kind: ChocolateKind, { seedG, meltC, downC, workC }: Temper) =>
+    `To temper the ${kind}: melt it to ${degrees(meltC[0])} to ${degrees(meltC[1])}, stir in ${gramsText(seedG)} unmelted a handful at a time until it has come down to ${degrees(downC)}, take out what has not melted, and warm it to ${degrees(workC[0])} to ${degrees(workC[1])}. Hold it there. A smear on paper sets shiny within five minutes; dull or streaky, it has lost its temper: melt it again and start over.`,
+  gentle: (kind: ChocolateKind, massG: number, mostC: number) =>
+    `Or the gentle way, and then only that: melt all ${gramsText(massG)} of the ${kind} slowly and never let it pass ${degrees(mostC)}, so that it keeps the temper it was sold with.`,
   garnish: (lot: number) =>
     `Garnish while the coat is wet: no more than ${lot} dipped before the first gets its topping.`,
   shells: (firstG: number, secondG: number, backG: number) =>
@@ -59,6 +67,8 @@ export const NOTES = {
     'Frost when the cake is cool all through; a warm one melts what stands on it. Kitchens above {24 °C} run soft: chill the bowl for ten minutes.',
   aloneAndTogether: (aloneS: number, group: number, togetherS: number) =>
     `One alone would take about ${Math.round(aloneS)} s; ${group} together take about ${Math.round(togetherS)} s.`,
+  deepMug:
+    'Deeper than waves get: turn it at half to two thirds of the power and let it stand three minutes, or share it out over more mugs.',
   thickMug: 'A thick mug and the side with the handle heat late: turn it half-way.',
   cuts: (acrossMm: readonly number[], alongMm: readonly number[]) => {
     const places = (mm: readonly number[]) => mm.map((one) => Math.round(one)).join(', ') || 'nothing';

@@ -75,7 +75,7 @@ function readyTasks({ times, bake, oven }: WellDay): Task[] {
     task({
       id: 'oven-on',
       kind: 'ahead',
-      what: { does: 'oven on', settingC },
+      what: { does: 'oven on', settingC, dial: bake.oven.dial },
       takes: times.ovenWarms,
       holds: [{ of: { kind: 'oven', id: oven.id, settingC }, n: 0 }],
     }),
@@ -216,6 +216,8 @@ export interface MugDay {
   readonly mix: Ref<'s'>;
   readonly groups: readonly number[];
   readonly micro: MicroPart;
+  /** The last group, where it is smaller than the others. */
+  readonly last: { readonly time: Ref<'s'>; readonly firstLook: Ref<'s'> } | null;
   readonly microwaveId: string;
   readonly mugId: string;
   /** Cooling before anything that melts goes on; null where nothing does. */
@@ -223,7 +225,7 @@ export interface MugDay {
 }
 
 /** Stir, one group after another, stand, cool. */
-export function mugTasks({ method, mix, groups, micro, microwaveId, mugId, cool }: MugDay): Said[] {
+export function mugTasks({ method, mix, groups, micro, last, microwaveId, mugId, cool }: MugDay): Said[] {
   return [
     {
       id: 'mix',
@@ -239,9 +241,9 @@ export function mugTasks({ method, mix, groups, micro, microwaveId, mugId, cool 
       what: {
         does: 'microwave group',
         groups: groups.length,
-        firstLookS: Math.round(micro.firstLook.value),
+        firstLookS: Math.round((k === groups.length - 1 && last ? last.firstLook : micro.firstLook).value),
       },
-      takes: micro.time,
+      takes: k === groups.length - 1 && last ? last.time : micro.time,
       holds: [
         { of: { kind: 'microwave', id: microwaveId }, n: 1 },
         { of: { kind: 'mug', id: mugId }, n: pieces },

@@ -1,3 +1,4 @@
+import { dialWords } from '../process/dial';
 import { words } from '../figure';
 import type { MethodDef } from '../process/batter.table';
 import type { Task } from './emitted';
@@ -55,7 +56,7 @@ export function taskWords({ what, pieces, load }: Pick<Task, 'what' | 'pieces' |
     case 'weigh out and line':
       return say('Weigh out, line the tins', 'Everything ready before the mixer starts.');
     case 'oven on':
-      return say('Oven on', `At {${Math.round(what.settingC)} °C}.`);
+      return say('Oven on', `Set it to ${dialWords(what.settingC, what.dial)}.`);
     case 'mix':
       return say('Mix', what.meaning);
     case 'weigh out and mix':

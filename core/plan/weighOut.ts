@@ -33,6 +33,15 @@ function onScale(massG: number, stepG: number, style: NumberStyle): string {
   return `${formatNumber(Math.round(massG / stepG) * stepG, decimals, style.decimal)} g`;
 }
 
+/** How to come by a weighed part of things that come whole: "2 whole and 14 g of another, beaten". */
+function beaten(massG: number, pieceG: number, name: string, style: NumberStyle): string {
+  const whole = Math.floor(massG / pieceG + 1e-6);
+  const rest = massG - whole * pieceG;
+  if (rest < 0.5) return `${whole} whole, beaten`;
+  const part = showText(rest, 'g', style);
+  return whole === 0 ? `of one ${name}, beaten` : `${whole} whole and ${part} of another, beaten`;
+}
+
 /**
  * The amount of an ingredient as it is measured out: whole eggs by count with their grams beside, weights by the
  * scale, and spoons first where the scale is too coarse to tell.
@@ -48,6 +57,8 @@ export function weighOut(
     const count = formatNumber(item.whole.value, 0, style.decimal);
     return { main: count, beside: `${grams} without shell` };
   }
+  const broken = item.line.whole;
+  if (broken) return { main: grams, beside: beaten(massG, broken.pieceG, item.line.name, style) };
   const perSpoon = spoonG(item.line.ingredient);
   if (massG < STEPS_TO_TRUST * scaleStepG) {
     if (perSpoon !== null) return { main: spoons(massG, perSpoon), beside: grams };

@@ -16,7 +16,7 @@ describe('the curve of the coldest place', () => {
   const curve = bakeCurve(PIECE, 1.1);
   it('starts at the batter, ends done at the model’s time by the factor, in few points', () => {
     expect(curve.points[0]).toEqual({ timeS: 0, coldestC: 21 });
-    expect(curve.timeS).toBeCloseTo(bakeModel(PIECE).timeS * 1.1, 6);
+    expect(curve.timeS).toBeCloseTo(bakeModel(PIECE).insideS * 1.1, 6);
     expect(curve.points.length).toBeLessThan(45);
     expect(passesAtS(curve, 97) ?? 0).toBeCloseTo(curve.timeS, -1);
   });

@@ -4,16 +4,26 @@ export const BAKE_PHYSICS = {
   heatCapacity: 2800,
   /** J/kg of steam. Basis: physics. */
   latent: 2.257e6,
-  /** °C between which water steams away: from the first wisps to a dry crust. Basis: chosen with the fit. */
-  steamFromC: 70,
-  steamToC: 103,
-  /** °C between which vapour comes to carry heat through the pores. Basis: typical. */
-  vapourFromC: 60,
-  vapourToC: 95,
-  /** Where between batter and cake the piece's height is taken. Basis: chosen with the fit. */
-  riseStage: 0.8,
-  /** Resistance of a light metal tin with a paper liner, m²K/W: lost in the fitted coefficient. Basis: fitted as 0. */
-  wallResistance: 0,
+  /** °C by which a place has given off the share of its water that it loses: a dry crust. Basis: typical. */
+  steamToC: 110,
+  /** °C of the piece's mean between which it rises from batter to cake. Basis: typical. */
+  risesFromC: 35,
+  risesToC: 88,
+  /** What is left of the batter's own conductivity once gas takes up half of it. Basis: typical of porous crumb. */
+  poreShare: 0.5,
+  /** °C between which crumb dries to crust, and how much of its conductivity is left. Basis: typical. */
+  driesFromC: 99,
+  driesToC: 114,
+  dryShare: 0.6,
+  /** Conductance of the outermost crust that browns, W/m²K: two millimetres of dry crumb. Basis: typical. */
+  crust: 50,
+  /** Share of the surface coefficient that is rising air and not radiation, and the width it is given for, m. Basis: typical. */
+  stillAirShare: 0.3,
+  usualAcrossM: 0.07,
+  /** Pieces about so narrow, m, and narrower are taken out paler than wide ones. Basis: typical. */
+  paleAcrossM: 0.05,
+  /** °C at which the rate of browning is given. */
+  browningAtC: 150,
 } as const;
 
-export { BAKE_MODEL_FIT, BAKE_MODEL_RESIDUALS } from './bakeModelFit.table';
+export { BAKE_MODEL_FIT, BAKE_MODEL_CURVE, BAKE_MODEL_RESIDUALS } from './bakeModelFit.table';

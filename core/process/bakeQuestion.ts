@@ -22,6 +22,8 @@ export interface BakeModelInput {
   readonly airC: number;
   readonly batterC: number;
   readonly doneC: number;
+  /** Whether its colour tells that it is done; a dark or a pale batter's does not. */
+  readonly byColour?: boolean;
   /** Factor on the surface coefficient; 1.4 with a fan. */
   readonly coefficientFactor?: number;
   /** Thermal resistance of tin and liner at base and sides, m²K/W. */
@@ -32,32 +34,32 @@ export interface BakeModelInput {
 export interface BakeModelFit {
   /** Convection and radiation together, W/m²K. */
   readonly coefficient: number;
-  /** Conductivity of cool batter part-way up its rise, W/mK. */
+  /** Conductivity of batter and crumb without what vapour adds, W/mK. */
   readonly conductivity: number;
-  /** Share of the mass that has to steam away before a place gets hotter than boiling. */
-  readonly steamShare: number;
-  /** By how many times vapour adds to the conductivity once it is hot. */
-  readonly vapourGain: number;
+  /** Of vapour through the pores of the crumb, m²/s. */
+  readonly diffusivity: number;
+  /** °C at which a place begins to lose its water. */
+  readonly steamFromC: number;
+  /** Shares of pale gold that a dry surface gains in a second at 150 °C, and the energy of its Arrhenius law, J/mol. */
+  readonly browning: number;
+  readonly browningJ: number;
 }
 
 /**
  * Time that a lump of batter without inner resistance would take, in units of mass over surface and coefficient, K·J/kgK
  * over K: the integral of its heat capacity, steam and all, over the distance to the air's temperature.
  */
-export function lumpedWarming(
-  batterC: number,
-  doneC: number,
-  airC: number,
-  fit: BakeModelFit = BAKE_MODEL_FIT,
-): number {
-  const { heatCapacity, latent, steamFromC, steamToC } = BAKE_PHYSICS;
+export function lumpedWarming(batterC: number, doneC: number, airC: number, lossShare: number): number {
+  const { heatCapacity, latent, steamToC } = BAKE_PHYSICS;
   const slices = 24;
   const width = (doneC - batterC) / slices;
   let sum = 0;
   for (let i = 0; i < slices; i += 1) {
     const t = batterC + (i + 0.5) * width;
     sum +=
-      ((heatCapacity + latent * fit.steamShare * ramp(t, steamFromC, steamToC).slope) / (airC - t)) * width;
+      ((heatCapacity + latent * lossShare * ramp(t, BAKE_MODEL_FIT.steamFromC, steamToC).slope) /
+        (airC - t)) *
+      width;
   }
   return sum;
 }
@@ -69,3 +71,13 @@ export function ramp(t: number, from: number, to: number): { value: number; slop
   const x = (t - from) / (to - from);
   return { value: x * x * (3 - 2 * x), slope: (6 * x * (1 - x)) / (to - from) };
 }
+
+/** Air that rises past a small piece takes hold of it better, by the quarter root of its width; radiation does not care. */
+export function sizeFactor({ pan }: Pick<BakeModelInput, 'pan'>): number {
+  const { stillAirShare, usualAcrossM } = BAKE_PHYSICS;
+  return 1 - stillAirShare + stillAirShare * ((2 * pan.topRadiusM) / usualAcrossM) ** -0.25;
+}
+
+/** The dose of browning at which a piece is taken out: a small one is taken paler, before it dries. */
+export const goldWanted = ({ pan }: Pick<BakeModelInput, 'pan'>): number =>
+  -Math.expm1(-(((2 * pan.topRadiusM) / BAKE_PHYSICS.paleAcrossM) ** 2));

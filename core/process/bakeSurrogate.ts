@@ -1,12 +1,18 @@
 import { wellShapeOf, type PanShape } from '../piece';
-import { lumpedWarming, type BakeModelInput } from './bakeQuestion';
-import { BAKE_PHYSICS } from './bakeModel.table';
-import { SHEET_SURROGATE, SURROGATE } from './bakeSurrogate.table';
+import { goldWanted, lumpedWarming, sizeFactor, type BakeModelInput } from './bakeQuestion';
+import { COLOUR_SURROGATE, SHEET_COLOUR_SURROGATE, SHEET_SURROGATE, SURROGATE } from './bakeSurrogate.table';
+
+/** Where between batter and cake the height is taken that the piece is likened to a still one by. Basis: chosen. */
+const RISE_STAGE = 0.8;
 
 /** What decides the time, as logarithms about a usual piece. */
 export const surrogateFeatures = (input: BakeModelInput): readonly number[] =>
   featuresOf(input.pan, input, input.airC, input.batterC);
 
+/** Nobody waits longer, s. */
+const LONGEST_S = 4 * 3600;
+/** An oven cooler than this much over boiling dries rather than browns, K. */
+const LEAST_OVER_BOILING = 8;
 /** Masses below this are taken for it, g: the form is fitted to pieces. */
 const LEAST_G = 0.5;
 
@@ -16,7 +22,7 @@ function featuresOf(pan: PanShape, input: BakeModelInput, airC: number, batterC:
   const massG = Math.max(input.massG, LEAST_G);
   const batterMl = massG / batterDensity;
   const cakeMl = (massG * (1 - lossShare)) / cakeDensity;
-  const volumeM3 = (batterMl + BAKE_PHYSICS.riseStage * (cakeMl - batterMl)) * 1e-6;
+  const volumeM3 = (batterMl + RISE_STAGE * (cakeMl - batterMl)) * 1e-6;
   const flare = (pan.topRadiusM - pan.baseRadiusM) / pan.depthM;
   const base = pan.baseRadiusM;
   const height =
@@ -26,15 +32,19 @@ function featuresOf(pan: PanShape, input: BakeModelInput, airC: number, batterC:
   // A well that narrows upwards is full before its walls would meet.
   const top = Math.max(base + flare * height, 0.2 * base);
   const area = Math.PI * (base * base + top * top + (base + top) * height * Math.hypot(1, flare));
-  const warming = lumpedWarming(batterC, doneC, airC);
+  const warming = lumpedWarming(batterC, doneC, airC, lossShare);
   return [
     Math.log((massG * 1e-3) / area / 4),
     Math.log(volumeM3 / area / 0.01),
     Math.log(warming / 4000),
-    Math.log(input.coefficientFactor ?? 1),
+    Math.log((input.coefficientFactor ?? 1) * sizeFactor({ pan })),
     Math.log(height / (base + top) / 0.5),
     (doneC - 92) / 10,
     (airC - 180) / 40,
+    // Just under boiling the middle warms ever more slowly.
+    Math.exp((doneC - 98) / 5),
+    Math.log(goldWanted({ pan })),
+    Math.log(Math.max(airC - 100, LEAST_OVER_BOILING) / 80),
   ];
 }
 
@@ -47,22 +57,28 @@ export function surrogateTerms(features: readonly number[]): number[] {
   return terms;
 }
 
-/**
- * The baking model's time for a single piece, s, by a quadratic form of logarithms fitted to it: fast enough for every
- * keystroke. Valid where it was fitted: wells of 25 to 95 mm, 5 to 250 g, ovens of 150 to 220 °C. Its error against the
- * model is in `bakeSurrogate.table.ts`, remade by `npm run fit:surrogate`. Basis: fitted to physics.
- */
-export function bakeSurrogateS(input: BakeModelInput): number {
+type Weights = readonly number[];
+
+function pieceS(input: BakeModelInput, weights: Weights): number {
   const { pan, factor, share = 1 } = wellShapeOf(input.pan).quick(input.pan);
-  return (
-    factor * weighed(share === 1 ? input : { ...input, massG: share * input.massG }, pan, SURROGATE.weights)
-  );
+  const asked = share === 1 ? input : { ...input, massG: share * input.massG };
+  return factor * weighed(asked, pan, weights);
 }
 
-/** The same for a sheet, given as the disc of its area: 140 to 420 mm across, 14 to 55 mm of room. */
-export function sheetSurrogateS(input: BakeModelInput): number {
-  return weighed(input, input.pan, SHEET_SURROGATE.weights);
-}
+/**
+ * The baking model's time for the coldest place of a single piece, s, by a quadratic form of logarithms fitted to it:
+ * fast enough for every keystroke. Valid where it was fitted: wells of 25 to 95 mm, 5 to 250 g, ovens of 140 to 225 °C.
+ * Its error against the model is in `bakeSurrogate.table.ts`, remade by `npm run fit:surrogate`. Basis: fitted to physics.
+ */
+export const bakeInsideS = (input: BakeModelInput): number => pieceS(input, SURROGATE.weights);
+/** The same for its colour. */
+export const bakeColourS = (input: BakeModelInput): number => pieceS(input, COLOUR_SURROGATE.weights);
+
+/** The same two for a sheet, given as the disc of its area: 140 to 420 mm across, 14 to 55 mm of room. */
+export const sheetInsideS = (input: BakeModelInput): number =>
+  weighed(input, input.pan, SHEET_SURROGATE.weights);
+export const sheetColourS = (input: BakeModelInput): number =>
+  weighed(input, input.pan, SHEET_COLOUR_SURROGATE.weights);
 
 function weighed(input: BakeModelInput, pan: PanShape, weights: readonly number[]): number {
   // Nearer the doneness temperature the logarithm runs away; such an oven dries a piece rather than bake it.
@@ -81,5 +97,5 @@ function weighed(input: BakeModelInput, pan: PanShape, weights: readonly number[
     }
     sum += feature * line;
   }
-  return Math.exp(sum);
+  return Math.min(Math.exp(sum), LONGEST_S);
 }

@@ -34,7 +34,7 @@ export const METHODS: Readonly<Record<Method, MethodDef>> = {
     name: 'creamed',
     meaning: 'Butter and sugar are beaten pale first, so the batter starts full of air.',
     batterDensity: typical(0.9, 0.05),
-    cakeDensity: typical(0.43, 0.03),
+    cakeDensity: typical(0.43, 0.05),
     doneC: typical(97, 1),
     waitMin: 40,
     mixMin: 15,
@@ -44,7 +44,7 @@ export const METHODS: Readonly<Record<Method, MethodDef>> = {
     name: 'melted fat',
     meaning: 'Oil or melted butter is stirred in: a heavier batter that rises more, and a moist crumb.',
     batterDensity: typical(1.0, 0.05),
-    cakeDensity: typical(0.41, 0.03),
+    cakeDensity: typical(0.43, 0.05),
     doneC: typical(97, 1),
     waitMin: 40,
     mixMin: 8,
@@ -54,7 +54,7 @@ export const METHODS: Readonly<Record<Method, MethodDef>> = {
     name: 'rich, pound type',
     meaning: 'As much butter and egg as flour: creamed, close and heavy, and slow to stale.',
     batterDensity: typical(0.9, 0.05),
-    cakeDensity: typical(0.54, 0.03),
+    cakeDensity: typical(0.54, 0.05),
     doneC: typical(97, 1),
     waitMin: 40,
     mixMin: 18,
@@ -64,7 +64,7 @@ export const METHODS: Readonly<Record<Method, MethodDef>> = {
     name: 'whisked sponge',
     meaning: 'Eggs and sugar are whisked to a foam that carries the flour. It waits for nobody.',
     batterDensity: typical(0.48, 0.06),
-    cakeDensity: typical(0.26, 0.025),
+    cakeDensity: typical(0.26, 0.04),
     doneC: typical(95, 1),
     waitMin: 0,
     mixMin: 15,
@@ -73,8 +73,8 @@ export const METHODS: Readonly<Record<Method, MethodDef>> = {
   folded: {
     name: 'folded whites',
     meaning: 'Beaten whites are folded in at the end: light, and best baked at once.',
-    batterDensity: typical(0.65, 0.07),
-    cakeDensity: typical(0.32, 0.03),
+    batterDensity: typical(0.55, 0.1),
+    cakeDensity: typical(0.27, 0.05),
     doneC: typical(95, 1),
     waitMin: 5,
     mixMin: 18,
@@ -84,7 +84,7 @@ export const METHODS: Readonly<Record<Method, MethodDef>> = {
     name: 'mug',
     meaning: 'Stirred together in a mug with oil or melted butter, for the microwave.',
     batterDensity: typical(1.05, 0.04),
-    cakeDensity: typical(0.48, 0.04),
+    cakeDensity: typical(0.48, 0.05),
     doneC: typical(96, 1),
     waitMin: 15,
     mixMin: 3,
@@ -92,19 +92,30 @@ export const METHODS: Readonly<Record<Method, MethodDef>> = {
   },
 };
 
+/** With so much fruit or root purée in it, as a share of the batter, a cake is closer than its method says; g/ml. Basis: typical. */
+export const PUREE = { fromShare: 0.1, cakeDensity: typical(0.48, 0.05) } as const;
+
 /** Batter that bicarbonate lifts alone works at once and soon tires, min. Basis: typical. */
 export const BICARBONATE_WAIT_MIN = 15;
 
 /** Share of the batter that stays on bowl and spoon: 2 % scraped well, 5 % not. */
 export const BOWL_LOSS: Start = typical(0.03, 0.012);
 
-/** Bake loss as a share of batter mass, by the well's volume to the brim, ml. Small pieces dry more. */
-export const BAKE_LOSS: readonly { readonly belowMl: number; readonly name: string; readonly loss: Start }[] =
-  [
-    { belowMl: 45, name: 'mini', loss: typical(0.13, 0.025) },
-    { belowMl: 170, name: 'cupcake', loss: typical(0.1, 0.02) },
-    { belowMl: Infinity, name: 'large', loss: typical(0.09, 0.02) },
-  ];
+/** Wells by their size, ml to the brim: what a kitchen has learned of one is a start for others of its size. */
+export const WELL_SIZES: readonly { readonly belowMl: number; readonly name: string }[] = [
+  { belowMl: 45, name: 'mini' },
+  { belowMl: 170, name: 'cupcake' },
+  { belowMl: Infinity, name: 'large' },
+];
+
+/** A standard well, ml to the brim. */
+export const USUAL_WELL_ML = 105;
+
+/**
+ * Bake loss as a share of batter mass, for a piece that is taken out when its middle is done, by the well's volume to the
+ * brim: small pieces have more surface and dry more. 13 % of 28 ml, 10 % of 105, 9 % of 210. Basis: typical.
+ */
+export const bakeLossStart = (wellMl: number): Start => typical(Math.min(0.0855 + 1.3 / wellMl, 0.2), 0.022);
 
 /** The same for a sheet; and how full it is after baking, of its depth. Basis: typical. */
 export const SHEET_LOSS: Start = typical(0.09, 0.02);

@@ -4,6 +4,16 @@ export const COAT = {
   density: { value: 1.28, spread: 0.03 },
   /** Thickness of a dipped coat: thinned and warm, usual, thick or on a frozen piece. */
   dipMm: { thin: 0.9, usual: 1.2, thick: 1.8 },
+  /** On a frozen piece the coat sets before it has run off: thicker by this factor. */
+  frozenFactor: 1.5,
+  /** Against the usual coat: compound runs as compound does, milk and white stay a little thicker. */
+  kindFactor: { dark: 1, milk: 1.05, white: 1.05, compound: 1 },
+  /** A share of fat stirred in takes so many times itself off the thickness; what is called thin has it already. */
+  thinnedTakes: 4,
+  /** A pool of more than so many times what the pieces take is not melted: the coat is spooned over them. */
+  poolAtMost: 2.5,
+  /** Spooned over, a piece takes so much more than dipped, as a share. */
+  spoonedMore: 0.2,
   /** Half the 10–90 width of a thickness, as a share. */
   thicknessSpread: 0.2,
   /** On the stick where it goes in. */

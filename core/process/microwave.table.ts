@@ -8,17 +8,24 @@ export const MICROWAVE = {
   latent: 2257,
   /** °C at which a mug cake is done through. Basis: typical. */
   doneC: 96,
-  /** Share of the batter that steams away. Basis: typical. */
-  evaporated: { value: 0.09, spread: 0.01 },
-  /** Most of its rating that an oven gives to a large load, and the load at which coupling has come to 63 % of that, g. */
-  bestShare: 0.78,
-  couplingG: 110,
+  /** Share of the batter that steams away: so much, and so many grams a vessel beside it; a little dries more. Basis: fitted. */
+  evaporated: { share: 0.045, besideG: 5, spread: 0.012 },
+  /** Most of its rating that an oven gives to a large load, and the load at which coupling has come to 63 % of that, g. Basis: fitted. */
+  bestShare: 0.92,
+  couplingG: 90,
+  /** Waves get so far into batter, mm; what lies deeper waits for conduction, s for each mm at full power. Basis: fitted. */
+  reachMm: 25,
+  coreSPerMm: 22,
+  /** Power at which a deep bowl is baked, as a share of full. Basis: typical. */
+  deepPower: 0.6,
   /** Half the 10–90 width of a time, as a share. Basis: typical; ovens, mugs and places on the plate differ. */
   timeSpread: 0.2,
   /** Look first at this share of the time. */
   firstLookShare: 0.75,
   /** Minutes to stand before it is eaten or judged. */
   standMin: 1,
+  /** The same where the middle lies deeper than waves get. */
+  deepStandMin: 3,
   /** Rating of an oven of usual size, W, where a kitchen names none; and most batter in a bowl, g: more heats unevenly. */
   usualW: 800,
   mostBowlG: 350,

@@ -2,8 +2,8 @@ import type { ChocolateKind } from '../model/kinds';
 import { MELTING, MICROWAVE } from './microwave.table';
 
 /**
- * Share of the rated power that a load takes up: small loads couple worse. 0.78·(1 − exp(−m / 110 g)), m the whole load.
- * Valid for 20 g to 2 kg. Basis: typical.
+ * Share of the rated power that a load takes up: small loads couple worse. 0.92·(1 − exp(−m / 90 g)), m the whole load.
+ * Valid for 20 g to 2 kg. Basis: fitted to typical times.
  */
 export function couplingShare(loadG: number): number {
   return MICROWAVE.bestShare * (1 - Math.exp(-loadG / MICROWAVE.couplingG));
@@ -21,6 +21,27 @@ export function waterTestW(riseK: number, seconds = 60, waterG = 500): number {
 export function ratingFromTestW(absorbedW: number): number {
   return absorbedW / couplingShare(500);
 }
+
+/** Share of the batter in one vessel that steams away. @param massG g in the vessel, more than 0 */
+export const steamShare = (massG: number): number =>
+  Math.min(MICROWAVE.evaporated.share + MICROWAVE.evaporated.besideG / massG, 0.2);
+
+/** A vessel in the microwave: mugs are about as wide as high, bowls about half a ball. */
+export type MicroVessel = 'mug' | 'bowl';
+
+/**
+ * How far the middle of the batter lies from where waves get in, mm: half its height in a mug, half its depth in a bowl.
+ * @param batterMl ml of batter in the vessel
+ * @param widthMm of a mug inside; a bowl’s follows from what is in it
+ */
+export function middleMm(vessel: MicroVessel, batterMl: number, widthMm: number): number {
+  if (vessel === 'bowl') return (10 * Math.cbrt((3 * batterMl) / (2 * Math.PI))) / 2;
+  return Math.min(widthMm / 2, (1000 * batterMl) / ((Math.PI / 4) * widthMm * widthMm) / 2);
+}
+
+/** What lies deeper than waves get waits for conduction, s: at half power it has twice the time to come by heat. */
+export const coreWaitS = (middleDepthMm: number, setting: number): number =>
+  MICROWAVE.coreSPerMm * Math.max(middleDepthMm - MICROWAVE.reachMm, 0) * setting;
 
 export type { ChocolateKind };
 

@@ -3,6 +3,9 @@ import type { Start } from './batter.table';
 /** How the tin changes baking time, as a factor. Basis: typical. */
 export const TIN_FACTOR = { 'light metal': 1, 'dark metal': 0.95, silicone: 1.1 } as const;
 
+/** What a tin of its kind may be off its factor. Basis: typical. */
+export const TIN_SPREAD = 0.04;
+
 /**
  * Liners, as a factor on baking time against one paper liner, which the typical times are for. Basis: typical; the model
  * gives much the same for the resistances of such walls, which a test checks.
@@ -17,15 +20,21 @@ export const FAN_FACTOR: Start = { value: 1.4, spread: 0.12, basis: 'typical' };
 
 /** What an oven's air may be off its setting, °C: where nobody has measured it, and where somebody has. */
 export const OVEN_OFFSET: Readonly<Record<'unmeasured' | 'measured', Start>> = {
-  unmeasured: { value: 0, spread: 8, basis: 'typical' },
+  unmeasured: { value: 0, spread: 12, basis: 'typical' },
   measured: { value: 0, spread: 3, basis: 'measured here' },
 };
 
 /** What the model and one kitchen's batters leave open, as a factor. Basis: residuals of the fit, and typical. */
-export const BAKE_MODEL: Start = { value: 1, spread: 0.08, basis: 'typical' };
+export const BAKE_MODEL: Start = { value: 1, spread: 0.11, basis: 'typical' };
 
 /** A second rack in the oven slows a load. Factor. Basis: typical. */
 export const SECOND_RACK_FACTOR = 1.06;
+
+/** A piece is not dried for its colour: past so many times what its middle takes it comes out pale. Basis: typical. */
+export const WAITS_AT_MOST = 1.5;
+
+/** °C of air between which the baking model was fitted. */
+export const FITTED_AIR_C = [130, 230] as const;
 
 /** Look first at this share of the expected time, or at the start of the range if that is earlier. */
 export const FIRST_LOOK_SHARE = 0.85;

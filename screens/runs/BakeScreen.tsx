@@ -52,7 +52,7 @@ const loadsOf = ({ parts }: LinePlan): readonly number[] => parts.clocked?.sizes
 function putIn(run: RunDoc, plan: LinePlan, load: number): void {
   const { clocked } = plan.parts;
   if (!clocked) return;
-  const { time, firstLook } = clocked;
+  const { time, firstLook } = load === clocked.sizes.length && clocked.last ? clocked.last : clocked;
   const clock = startClock(
     newId('clock'),
     plan.line.id,

@@ -41,7 +41,9 @@ function Warming({
   const time = (seconds: number | null) => (seconds === null ? 'never' : join(formatDuration(seconds)));
   const sets = passesAtS(curve, SETS_C);
   const { low, high } = bake.time;
-  const words = `The coldest place passes ${showText(SETS_C, '°C', style)}, the dotted line, after about ${time(sets)}, when it begins to set. It is done at ${showText(done, '°C', style)}, the dashed one, after about ${time(curve.timeS)}, likely ${Math.round(low / 60)} to ${Math.round(high / 60)}.`;
+  const waits = curve.timeS > curve.insideS + 15 ? `, and pale gold after about ${time(curve.timeS)}` : '';
+  const words = `The coldest place passes ${showText(SETS_C, '°C', style)}, the dotted line, after about ${time(sets)}, when it begins to set. It is done at ${showText(done, '°C', style)}, the dashed one, after about ${time(curve.insideS)}${waits}, likely ${Math.round(low / 60)} to ${Math.round(high / 60)} min in all.`;
+
   return (
     <Card title="Inside the cake">
       <Row

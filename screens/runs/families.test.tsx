@@ -174,7 +174,7 @@ describe('sums of a family', () => {
     tap('button', 'What if it were made otherwise');
     fireEvent.click(dialog().getByRole('radio', { name: 'Another thickness' }));
     const thick = await dialog().findByRole('button', { name: /^thick/ });
-    expect(words(thick)).toMatch(/Coat on a piece: 6.3 g → /);
+    expect(words(thick)).toMatch(/Coat on a piece: 5.5 g → /);
     expect(line<PopLine>(0).coat?.thickness).toBe('usual');
     fireEvent.click(thick);
     expect(line<PopLine>(0).coat?.thickness).toBe('thick');
@@ -200,7 +200,7 @@ describe('gathering all lines', () => {
     expect(screen.getAllByText('Weigh out: Pumpkin and oat')).toHaveLength(1);
     expect(screen.getByText(/^Stick mould: warm water/)).toBeTruthy();
     fireEvent.click(first('checkbox', /Dark chocolate/));
-    expect(table().ticks?.[0]).toMatch(/^pops-fresh:pot\.\d\.melt$/);
+    expect(table().ticks?.[0]).toMatch(/^pops-fresh:pot\.\d\.chocolate$/);
     fireEvent.click(first('button', /icing sugar. Why/));
     expect(words(screen.getByRole('dialog'))).toMatch(/300 g ×/);
   });

@@ -1,3 +1,4 @@
+import { COAT } from '../../process/coat.table';
 import type { Sampling } from '../../figure';
 import type { CakesicleLine } from '../../model/documents';
 import { evenLoads } from '../../process/loads';
@@ -8,7 +9,7 @@ import { addMade, addMinutes, addWanted, counted, supplied } from '../stations/c
 import { addFinishedTotal, addLots, addToppings } from '../stations/lots';
 import { LOT } from '../stations/lots.words';
 import { addPortionTotals } from '../stations/portion';
-import { addSetting } from '../stations/set';
+import { addCoatSetting, addSetting } from '../stations/set';
 import { SET } from '../stations/set.words';
 import {
   addCavity,
@@ -48,10 +49,18 @@ export function toPressed(run: RunContext, line: CakesicleLine, sampling: Sampli
 /** From the dough to filled and backed shells, by the round of the mould. */
 export function toRounds(start: ReturnType<typeof toPressed>, made: Doughed) {
   const { table, dough, bakes } = made;
-  const { run, line, mould, f, cavity, shell, portion } = start;
+  const { run, line, mould, f, cavity, shell } = start;
+  const { portion } = made.dough;
   const piece = f.total('piece.mass', LOT.moulded, 'g', [portion, shell.taken]);
   const sets = {
-    shell: addSetting(f, 'set.shell', 'shell coat in a cold cavity', shell.taken, SET.shell),
+    shell: addCoatSetting(
+      f,
+      'set.shell',
+      'shell coat in a cold cavity',
+      shell.thickness,
+      SET.shell,
+      COAT.shellCoats[0],
+    ),
     filled: addSetting(f, 'set.filled', 'filled and backed, freezer', piece, SET.filled),
   };
   const bakeTasks = crumbTasks(bakes);
@@ -83,6 +92,7 @@ export function toRounds(start: ReturnType<typeof toPressed>, made: Doughed) {
     table,
     dough,
     bakes,
+    portion,
     piece,
     sets,
     count,

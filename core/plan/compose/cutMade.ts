@@ -13,7 +13,7 @@ import { addCutBatter, addCutCake, addCutLimit, addCuts, addCutTotals, checkCuts
 import { CUT } from '../stations/cut.words';
 import { addFinishAll, addFinishEach, addPiece } from '../stations/finish';
 import { addFinishedTotal } from '../stations/lots';
-import { addSetting } from '../stations/set';
+import { addCoatSetting } from '../stations/set';
 import { SET } from '../stations/set.words';
 import { addSheet, addSheetBake } from '../stations/sheet';
 import { inTurn } from '../taskSaid';
@@ -86,7 +86,15 @@ export function toPieces(baked: ReturnType<typeof toCakes>) {
   const piece = addPiece(f, each);
   const frozen = line.coat?.school === 'frozen';
   const sets = line.coat
-    ? addSetting(f, 'set.coat', frozen ? 'coat on a frozen piece' : 'coat, room', piece, SET.coatOnRack)
+    ? each.coat
+      ? addCoatSetting(
+          f,
+          'set.coat',
+          frozen ? 'coat on a frozen piece' : 'coat, room',
+          each.coat.thickness,
+          SET.coatOnRack,
+        )
+      : null
     : null;
   const { perSheet, allows } = addCutLimit(f, cut, batter.count);
   const worked = Boolean(line.frosting) || Boolean(line.filling);

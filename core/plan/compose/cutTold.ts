@@ -71,6 +71,7 @@ function partsOf(made: CutMade): Parts {
       inLoad: sheets.count.value,
       time: bake.time,
       firstLook: bake.firstLook,
+      last: null,
       shows: [sheets.mass, bake.oven.setting, bake.time],
     },
     bake,
@@ -100,7 +101,16 @@ function sectionsOf(made: CutMade): SumsSection[] {
   const { bake, sheets, cake, perSheet, cut, totals, each, all, sets, finished } = made;
   return [
     SECTIONS.oven(
-      [bake.firstLook, bake.oven.setting, sheets.count, sheets.mass, bake.loads, bake.cool.time, cake.cake],
+      [
+        bake.firstLook,
+        ...bake.tests,
+        bake.oven.setting,
+        sheets.count,
+        sheets.mass,
+        bake.loads,
+        bake.cool.time,
+        cake.cake,
+      ],
       bake.time,
     ),
     SECTIONS.cut(perSheet, cut, cake, totals),

@@ -48,6 +48,9 @@ export interface Doughed {
   readonly supplies: readonly Supplied[];
 }
 
+/** Figures of the chain up to the dough: what has been weighed of it stands. */
+const ofDough = (id: string): boolean => /^(batter|crumb|binder|dough|portion)\b/.test(id);
+
 /** Crumb, binder and dough for so many portions; says once what batter its bakes need. */
 export function* addDoughFrom(
   f: PlanFigures,
@@ -65,7 +68,9 @@ export function* addDoughFrom(
     : { planned: [], needs: [] };
   const { others } = yield needs;
   const { crumb, bakes } = addCrumbBakes(f, run, table.sources, planned, line.id, others);
-  const dough = addDough(f, table, crumb, kind, portion);
+  const given =
+    bakes.some(({ bowl }) => bowl.give !== null) && Object.keys(line.measured).every((id) => !ofDough(id));
+  const dough = addDough(f, table, crumb, kind, { portion, wanted, given });
   return { table, dough, bakes, supplies: doughSupplies(f, dough, line.binder) };
 }
 
@@ -179,7 +184,15 @@ export function crumbBakeSections([first]: readonly CrumbBake[]) {
   if (sheet)
     return [
       SECTIONS.oven(
-        [sheet.bake.firstLook, sheet.bake.oven.setting, sheet.count, sheet.mass, sheet.bake.loads, cool.time],
+        [
+          sheet.bake.firstLook,
+          ...sheet.bake.tests,
+          sheet.bake.oven.setting,
+          sheet.count,
+          sheet.mass,
+          sheet.bake.loads,
+          cool.time,
+        ],
         sheet.bake.time,
       ),
     ];

@@ -1,4 +1,5 @@
-import { minus, over, type Sampling, times, without } from '../../figure';
+import { minus, over, type Ref, type Sampling, times, without } from '../../figure';
+import type { PlanFigures } from '../figures';
 import type { MugLine } from '../../model/documents';
 import { scopeOf } from '../../param';
 import { mugWidthMm } from '../../piece';
@@ -10,11 +11,17 @@ import { COOLING, COOLING_MUG } from '../../process/oven.table';
 import type { RunContext } from '../context';
 import type { Shared } from '../linePlan';
 import { BAKE } from '../stations/bake.words';
-import { addBowlLoss, addLineBatch } from '../stations/batch';
+import { addBowlLoss, addLineBatch, portionAsEggsHaveIt } from '../stations/batch';
 import { addCooling } from '../stations/cool';
 import { addMade, addMinutes, addWanted, counted, type Supplied } from '../stations/count';
 import { addFinishAll, addFinishEach } from '../stations/finish';
-import { addMicroOven, addMicrowave, addTimeAlone } from '../stations/microwave';
+import {
+  addMicroLook,
+  addMicroOven,
+  addMicrowave,
+  addTimeAlone,
+  type MicroOven,
+} from '../stations/microwave';
 import { MUG } from '../stations/microwave.words';
 import { addMug, addMugArea, addMugTop } from '../stations/mug';
 import { addScoops } from '../stations/scoop';
@@ -62,8 +69,9 @@ export function toBatter(run: RunContext, line: MugLine, sampling: Sampling | nu
 
 /** From the bowl to one cake and what goes in and on it. */
 export function toCakes(start: ReturnType<typeof toBatter>, others: Shared['others']) {
-  const { run, line, formula, mug, f, part, portion, bowlLoss, needed } = start;
+  const { run, line, formula, mug, f, part, bowlLoss, needed } = start;
   const bowl = addLineBatch(f, formula, line.eggs, needed, others);
+  const portion = portionAsEggsHaveIt(f, line, bowl, start.portion);
   const ready = f.sum('batter.ready', MUG.ready, 'g', times(bowl.own, without(bowlLoss)));
   const byBatter = f.sum('count.batter', MUG.allows, 'pieces', over(ready, portion), { whole: 'floor' });
   const cake = f.sum('cake.mass', MUG.cake, 'g', times(portion, without(part.loss)), {
@@ -103,14 +111,19 @@ export function toCakes(start: ReturnType<typeof toBatter>, others: Shared['othe
     toC: COOLING.frostC,
     until: BAKE.untilFrosted,
   });
-  return { ...start, bowl, ready, byBatter, cake, each, cool };
+  return { ...start, portion, bowl, ready, byBatter, cake, each, cool };
 }
 
 /** How many there will be, how many turn at once, and what all of them take. */
 export function toGroups(baked: ReturnType<typeof toCakes>) {
   const { run, line, method, mug, microwave, f, wanted, portion, byBatter, ready, cake, each, cool } = baked;
   const mix = f.given('day.mix', TIMES.stir, 's', (method.mixMin + MUG_WEIGH_MIN) * 60, 'typical');
-  const oven = addMicroOven(f, microwave, run.kitchen, line.setting);
+  const oven = addMicroOven(f, microwave, run.kitchen, line.setting, {
+    vessel: 'mug',
+    mass: portion,
+    density: baked.part.densities.batter,
+    widthMm: mugWidthMm(mug.volumeMl),
+  });
   const most = line.atOnce ?? microwave.mugsAtOnce;
   const alone = addTimeAlone(f, 'micro.alone', oven, portion);
   const full = most === 1 ? alone : addTimeAlone(f, 'micro.group', oven, times(most, portion));
@@ -136,9 +149,18 @@ export function toGroups(baked: ReturnType<typeof toCakes>) {
   );
   const load = f.sum('micro.load', MUG.load, 'g', times(atOnce, portion));
   const micro = addMicrowave(f, oven, load);
+  const last = addLastGroup(f, oven, groups, portion);
   const portions = f.sum('portions.total', MUG.portions, 'g', times(count.made, portion));
   const left = f.sum('batter.left', MUG.left, 'g', minus(ready, portions));
   const cakes = f.sum('cakes.total', MUG.cakes, 'g', times(count.made, cake));
   const all = addFinishAll(f, each, line.lots, count.made, cake);
-  return { ...baked, mix, alone, count, groups, atOnce, load, micro, portions, left, cakes, all };
+  return { ...baked, last, mix, alone, count, groups, atOnce, load, micro, portions, left, cakes, all };
+}
+
+/** The time of a last group that is smaller than the others, and its first look. */
+function addLastGroup(f: PlanFigures, oven: MicroOven, groups: readonly number[], portion: Ref<'g'>) {
+  const n = groups.at(-1) ?? 0;
+  if (n === 0 || n === groups[0]) return null;
+  const time = addTimeAlone(f, 'micro.last', oven, times(n, portion), MUG.last(n));
+  return { time, firstLook: addMicroLook(f, 'micro.last.firstLook', time) };
 }

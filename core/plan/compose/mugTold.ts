@@ -32,6 +32,7 @@ export function mugTold(made: MugMade): Planned {
           mix: made.mix,
           groups,
           micro,
+          last: made.last,
           microwaveId: made.microwave.id,
           mugId: made.mug.id,
           cool: line.frosting ? cool : null,
@@ -64,6 +65,7 @@ function partsOf({
   cake,
   cool,
   left,
+  last,
   all,
 }: MugMade): Parts {
   return {
@@ -81,6 +83,7 @@ function partsOf({
       inLoad: null,
       time: micro.time,
       firstLook: micro.firstLook,
+      last,
       shows: [portion, micro.time, micro.stand],
     },
     cake,
@@ -102,7 +105,11 @@ const strataOf = ({ bowl, left, portions, cakes }: MugMade): Stratum[] =>
 
 const sectionsOf = (made: MugMade): SumsSection[] => [
   SECTIONS.mug(made.portion, made.part.filled, made.part.finish, made.scoop, made.part.volume),
-  SECTIONS.microwave(made.micro, [made.atOnce, made.load], [made.cool.time, made.cake]),
+  SECTIONS.microwave(
+    made.micro,
+    [made.atOnce, made.load, made.last?.time ?? null, made.micro.oven.middle],
+    [made.cool.time, made.cake],
+  ),
   ...SECTIONS.filling(made.each, made.all),
   ...SECTIONS.frosting(made.each, made.all),
   ...SECTIONS.lots(made.all, null),
@@ -131,4 +138,5 @@ const factsFor = ({ line, formula }: MugMade, allergens: readonly Allergen[]): F
 const notesOf = ({ atOnce, alone, micro }: MugMade): string[] => [
   ...(atOnce.value > 1 ? [NOTES.aloneAndTogether(alone.value, atOnce.value, micro.time.value)] : []),
   NOTES.thickMug,
+  ...(micro.oven.core.value > 0 ? [NOTES.deepMug] : []),
 ];

@@ -4,12 +4,12 @@ import type { RunContext } from '../context';
 import { popHandsS, popTasks, type PopWaits } from '../craftTasks';
 import type { PlanFigures } from '../figures';
 import { addDoughKind } from '../stations/bind';
-import { addBall, addCoat, addPots } from '../stations/coat';
+import { addBall, addCoat, addPots, type CoatPart } from '../stations/coat';
 import { addMade, addMinutes, addWanted, counted } from '../stations/count';
 import { addFinishedTotal, addLots, addToppings } from '../stations/lots';
 import { LOT } from '../stations/lots.words';
 import { addPortion, addPortionTotals } from '../stations/portion';
-import { addSetting } from '../stations/set';
+import { addAnchorSetting, addCoatSetting, addSetting } from '../stations/set';
 import { SET } from '../stations/set.words';
 import { togetherS } from '../task';
 import { inTurn } from '../taskSaid';
@@ -36,12 +36,13 @@ const manyOf = (line: PopLine): string => (line.stick ? MANY.pop : MANY.ball);
 /** From the dough to balls on their sticks, coated by the pot and finished by the lot. */
 export function toPots(start: ReturnType<typeof toPortion>, made: Doughed) {
   const { table, dough, bakes } = made;
-  const { run, line, f, kind, portion } = start;
+  const { run, line, f, kind } = start;
+  const { portion } = dough;
   const solid = addBall(f, portion, kind.density);
   const sticks = counted(f, 'sticks', line.stick ? line.sticksOnHand : null);
   const coat = line.coat ? addCoat(f, run, line.coat, solid, line.stick, line.lots) : null;
   const piece = f.total('piece.mass', LOT.piece(true), 'g', coat ? [portion, coat.taken] : [portion]);
-  const waits = addWaits(f, line, portion, piece);
+  const waits = addWaits(f, line, portion, coat);
   const bakeTasks = crumbTasks(bakes);
   const supplies = [
     ...made.supplies,
@@ -67,6 +68,7 @@ export function toPots(start: ReturnType<typeof toPortion>, made: Doughed) {
     table,
     dough,
     bakes,
+    portion,
     solid,
     coat,
     piece,
@@ -81,7 +83,7 @@ export function toPots(start: ReturnType<typeof toPortion>, made: Doughed) {
 }
 
 /** What has to firm and set, whatever their number. */
-function addWaits(f: PlanFigures, line: PopLine, portion: Ref<'g'>, piece: Ref<'g'>): PopWaits {
+function addWaits(f: PlanFigures, line: PopLine, portion: Ref<'g'>, coat: CoatPart | null): PopWaits {
   const frozen = line.coat?.school === 'frozen';
   return {
     firm: addSetting(
@@ -91,12 +93,15 @@ function addWaits(f: PlanFigures, line: PopLine, portion: Ref<'g'>, piece: Ref<'
       portion,
       SET.firm(frozen),
     ),
-    anchor:
-      line.stick && line.coat
-        ? addSetting(f, 'set.anchor', 'stick anchored, cold', portion, SET.anchor)
-        : null,
-    coat: line.coat
-      ? addSetting(f, 'set.coat', frozen ? 'coat on a frozen piece' : 'coat, room', piece, SET.coat(frozen))
+    anchor: line.stick && line.coat ? addAnchorSetting(f, 'set.anchor', SET.anchor) : null,
+    coat: coat
+      ? addCoatSetting(
+          f,
+          'set.coat',
+          frozen ? 'coat on a frozen piece' : 'coat, room',
+          coat.thickness,
+          SET.coat(frozen),
+        )
       : null,
   };
 }

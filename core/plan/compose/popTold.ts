@@ -60,5 +60,6 @@ const sheetsClocked = ({ count, mass, bake }: NonNullable<CrumbBake['sheet']>): 
   inLoad: count.value,
   time: bake.time,
   firstLook: bake.firstLook,
+  last: null,
   shows: [mass, bake.oven.setting, bake.time],
 });

@@ -8,7 +8,7 @@ import type { PlanFigures } from '../figures';
 import { finishOf } from '../finish';
 import type { Shared } from '../linePlan';
 import { addBake, addCakes } from '../stations/bake';
-import { addBowlLoss, addLineBatch } from '../stations/batch';
+import { addBowlLoss, addLineBatch, portionAsEggsHaveIt } from '../stations/batch';
 import { BATCH } from '../stations/batch.words';
 import { addBallOf, addSurface } from '../stations/coat';
 import { addWanted, type Supplied } from '../stations/count';
@@ -83,9 +83,9 @@ export function toBatter(
 
 /** From the bowl through oven and loads to what each piece and all of them are finished with. */
 export function toFinish(start: ReturnType<typeof toBatter>, others: Shared['others']) {
-  const { run, line, how, formula, method, tin, oven, f, well, wanted, wantedWells, bowlLoss, needed } =
-    start;
+  const { run, line, how, formula, method, tin, oven, f, wanted, wantedWells, bowlLoss, needed } = start;
   const bowl = addLineBatch(f, formula, line.eggs, needed, others);
+  const well = { ...start.well, portion: portionAsEggsHaveIt(f, line, bowl, start.well.portion) };
   const paired = how.spareHalves !== null;
   const bake = addBake(f, run, well, {
     oven,
@@ -115,7 +115,7 @@ export function toFinish(start: ReturnType<typeof toBatter>, others: Shared['oth
   const all = addFinishAll(f, each, line.lots ?? [], loads.count.made, whole);
   const heights = addHeights(f, well);
   const finish = finishOf(well.finish.value);
-  return { ...start, bowl, paired, bake, each, loads, cakes, times, all, heights, finish };
+  return { ...start, well, bowl, paired, bake, each, loads, cakes, times, all, heights, finish };
 }
 
 /** What one piece takes beyond its cake: two halves put together, the layer below, the inside and the outside. */

@@ -91,6 +91,7 @@ function partsOf({ loads, well, bowl, bake, cakes, each, all, paired, tin, finis
       inLoad: null,
       time: bake.time,
       firstLook: bake.firstLook,
+      last: null,
       shows: [well.portion, bake.oven.setting, bake.time],
     },
     well,
@@ -139,7 +140,10 @@ function materialsOf({ how, loads, well, each, all }: WellsMade): Material[] {
 
 const sectionsOf = ({ well, heights, scoop, bake, loads, cakes, each, all }: WellsMade): SumsSection[] => [
   SECTIONS.well(well, heights, scoop),
-  SECTIONS.oven([bake.firstLook, bake.oven.setting, loads.loads, cakes.cool.time, bake.cake], bake.time),
+  SECTIONS.oven(
+    [bake.firstLook, ...bake.tests, bake.oven.setting, loads.loads, cakes.cool.time, bake.cake],
+    bake.time,
+  ),
   ...SECTIONS.coat(each, all, null),
   ...SECTIONS.filling(each, all),
   ...SECTIONS.frosting(each, all),

@@ -1,14 +1,28 @@
 import type { Liner, OvenDoc } from '../../model/documents';
-import { calls, minus, says, saysAll, times, without, type Expr, type Ref } from '../../figure';
+import {
+  calls,
+  largerOf,
+  minus,
+  over,
+  smallestOf,
+  says,
+  saysAll,
+  times,
+  without,
+  type Expr,
+  type Ref,
+  type Says,
+} from '../../figure';
+import { colourTells } from '../../caution/doneTests';
 import { scopeOf } from '../../param';
 import type { BakeModelInput } from '../../process/bakeQuestion';
-import { bakeSurrogateS } from '../../process/bakeSurrogate';
-import { COOLING } from '../../process/oven.table';
+import { bakeColourS, bakeInsideS } from '../../process/bakeSurrogate';
+import { COOLING, WAITS_AT_MOST } from '../../process/oven.table';
 import type { KnownFormula, RunContext } from '../context';
 import type { PlanFigures } from '../figures';
 import { BAKE } from './bake.words';
 import { addCooling, type CoolPart } from './cool';
-import { addFirstLook, addOven, addTurnaround, heatOf, type OvenPart } from './oven';
+import { addFirstLook, addOven, heatIn, addTurnaround, heatOf, type HeatValues, type OvenPart } from './oven';
 import { shapeVolumeMl, type SideMm } from '../../piece';
 import type { WellPart } from './well';
 
@@ -18,10 +32,17 @@ export interface OvenQuestion {
   readonly factor: number;
 }
 
-/** Oven and what comes out of it. */
-export interface BakePart {
-  readonly oven: OvenPart;
+/** When it is done: inside and, where that is a test, by its colour. */
+export interface DonePart {
+  /** The later of the tests. */
   readonly time: Ref<'s'>;
+  /** Both tests, where there are two. */
+  readonly tests: readonly Ref<'s'>[];
+}
+
+/** Oven and what comes out of it. */
+export interface BakePart extends DonePart {
+  readonly oven: OvenPart;
   readonly firstLook: Ref<'s'>;
   readonly turnaround: Ref<'s'>;
 }
@@ -68,9 +89,7 @@ function questionerOf({ shape, layer }: WellPart): (v: Values) => OvenQuestion {
     const layerMl = layer ? layerG / (v.layerDensity as number) : 0;
     const all = at.mass + layerG;
     const lost = at.mass * at.loss;
-    const { factor, airC, batterC, doneC, coefficientFactor } = heatOf(
-      v as { readonly [K in keyof OvenPart]: number },
-    );
+    const { factor, airC, batterC, doneC, coefficientFactor } = heatOf(v as HeatValues);
     return {
       factor,
       input: {
@@ -86,6 +105,32 @@ function questionerOf({ shape, layer }: WellPart): (v: Values) => OvenQuestion {
       },
     };
   };
+}
+
+/** The time until a piece is done by all its tests, and the tests themselves where there are two. */
+export function addDone(
+  f: PlanFigures,
+  said: Pick<typeof BAKE, 'time' | 'both' | 'inside' | 'colour'>,
+  byColour: boolean,
+  sums: { readonly inside: Expr<'s'>; readonly colour: Expr<'s'> },
+): DonePart {
+  if (!byColour) return { time: f.sum('bake.time', said.time, 's', sums.inside), tests: [] };
+  const inside = f.sum('bake.inside', said.inside, 's', sums.inside);
+  const colour = f.sum('bake.colour', said.colour, 's', sums.colour);
+  const waits = colour.value > inside.value;
+  const time = f.sum(
+    'bake.time',
+    said.both(waits),
+    's',
+    largerOf<'s'>(inside, smallestOf([colour, times(WAITS_AT_MOST, inside)])),
+  );
+  return { time, tests: [inside, colour] };
+}
+
+/** What really steams away: a piece that waits for its colour goes on losing water at the same pace. */
+function addLossMade(f: PlanFigures, loss: Ref<'share'>, { time, tests: [inside] }: DonePart): Ref<'share'> {
+  if (!inside) return loss;
+  return f.sum('bake.loss', BAKE.loss, 'share', times(loss, over(time, inside)));
 }
 
 /** Oven and first look of one load, and the cake that comes out. */
@@ -110,41 +155,48 @@ export function addBake(f: PlanFigures, run: RunContext, well: WellPart, spec: W
     ...sides,
     ...(layer ? { layerMass: layer.mass, layerDensity: layer.density } : {}),
   };
-  const inputs = { ...piece, ...inOven };
+  const inputs = { ...piece, ...heatIn(inOven) };
   const questionOf = questionerOf(well);
   const { top, depth } = sides;
   if (!top || !depth) throw new Error('invariant: every well has a top and a depth');
-  const time = f.sum(
-    'bake.time',
-    BAKE.time,
-    's',
+  const asks = (reckoned: (input: BakeModelInput) => number, does: Says): Expr<'s'> =>
     calls(
       's',
       (v) => {
         const { input, factor } = questionOf(v);
-        return bakeSurrogateS(input) * factor;
+        return reckoned(input) * factor;
       },
       inputs,
-      saysAll(
-        says`warming ${portion} (${top} × ${depth})`,
-        ...(layer ? [says` on ${layer.mass}`] : []),
-        heatSays(inOven),
-      ),
-    ),
-  );
-  const firstLook = addFirstLook(f, time);
-  const cake = f.sum('cake.mass', BAKE.cake(half), 'g', times(portion, without(loss)), {
+      saysAll(does, ...(layer ? [says` on ${layer.mass}`] : []), heatSays(inOven)),
+    );
+  const byColour = colourTells(formula.read.lines);
+  const tests = addDone(f, BAKE, byColour, {
+    inside: asks(bakeInsideS, says`warming ${portion} (${top} × ${depth})`),
+    colour: asks((at) => bakeColourS(atSea(at, inOven)), says`browning ${portion} (${top} × ${depth})`),
+  });
+  const firstLook = addFirstLook(f, tests.time);
+  const lost = addLossMade(f, loss, tests);
+  const cake = f.sum('cake.mass', BAKE.cake(half), 'g', times(portion, without(lost)), {
     pin: { min: 0.5, max: portion.value },
   });
   return {
     oven: inOven,
-    time,
+    ...tests,
     firstLook,
     turnaround: addTurnaround(f, oven),
     cake,
-    question: () => questionOf(valuesOf(inputs)),
+    question: () => {
+      const { input, factor } = questionOf(valuesOf(inputs));
+      return { input: { ...input, byColour }, factor };
+    },
   };
 }
+
+/** Colour goes by what the air and the surface really are, however low water boils. */
+export const atSea = (input: BakeModelInput, { boiling }: OvenPart): BakeModelInput =>
+  boiling.value === 0
+    ? input
+    : { ...input, airC: input.airC - boiling.value, batterC: input.batterC - boiling.value };
 
 /** "from 21 °C to 97 °C at 175 °C + 0 K, then × 1 × 1". */
 export const heatSays = ({ batter, done, setting, offset, tin, factor }: OvenPart) =>

@@ -1,25 +1,47 @@
 import { words } from '../../figure';
 import { BAKE_MODEL_RESIDUALS } from '../../process/bakeModel.table';
-import { SHEET_SURROGATE, SURROGATE } from '../../process/bakeSurrogate.table';
-import { TYPICAL_TIMES } from '../../process/typicalTimes.table';
+import {
+  COLOUR_SURROGATE,
+  SHEET_COLOUR_SURROGATE,
+  SHEET_SURROGATE,
+  SURROGATE,
+} from '../../process/bakeSurrogate.table';
 
-const WORST_PIECE = Math.max(
-  ...BAKE_MODEL_RESIDUALS.filter((_, i) => TYPICAL_TIMES[i]?.kind === 'piece').map(({ off }) =>
-    Math.abs(off),
-  ),
-);
+const RESIDUALS = BAKE_MODEL_RESIDUALS.map(({ off }) => Math.abs(off)).sort((a, b) => a - b);
 const percent = (share: number) => `${Math.max(1, Math.round(share * 100))} %`;
+const FIT = `The model is fitted to typical times: within ${percent(RESIDUALS[Math.floor(RESIDUALS.length / 2)] ?? 0)} of half of them, ${percent(RESIDUALS.at(-1) ?? 0)} at worst`;
+/** The later of the two tests, named. */
+const both = (colour: boolean) =>
+  words(
+    'Baking time',
+    colour
+      ? 'It waits for its colour: the middle is done before the top is pale gold. The later of the two tests decides.'
+      : 'It waits for its middle, which is done after the top is pale gold. The later of the two tests decides.',
+  );
 
 export const BAKE = {
   time: words(
     'Baking time',
-    `Until the coldest place is done: heat conducted into a piece of this shape, and the steam it gives off. The model comes within ${percent(WORST_PIECE)} of typical times of single pieces; the quick form of it used here within ${percent(SURROGATE.rms)} of the model, ${percent(SURROGATE.worst)} at worst.`,
+    `Until the coldest place is done; the colour of this batter tells little. Heat is conducted into a piece of this shape, vapour carries it inwards, and water boils off. ${FIT}; the quick form of it used here within ${percent(SURROGATE.rms)} of the model, ${percent(SURROGATE.worst)} at worst.`,
+  ),
+  both,
+  inside: words(
+    'Done inside',
+    `Until the coldest place is done. Heat is conducted into a piece of this shape, vapour carries it inwards, and water boils off. ${FIT}; the quick form of it used here within ${percent(SURROGATE.rms)} of the model, ${percent(SURROGATE.worst)} at worst.`,
+  ),
+  colour: words(
+    'Pale gold',
+    `Until the top has its colour: it browns with the heat of its own surface once that is dry. ${FIT}; the quick form of it used here within ${percent(COLOUR_SURROGATE.rms)} of the model.`,
   ),
   cake: (half: boolean) =>
     words(
       half ? 'One half, baked' : 'One cake, baked',
       'What is left of a well of batter after the oven. Weigh one and the plan takes it.',
     ),
+  loss: words(
+    'Lost in the oven',
+    'What a piece loses until its middle is done, and at the same pace while it waits for its colour.',
+  ),
   used: words('Batter in wells', 'Batter that goes into the oven.'),
   left: words('Batter left over', 'What remains in the bowl once every well has its portion.'),
   lost: words('Lost as steam', 'Water that leaves in the oven.'),
@@ -65,7 +87,16 @@ export const SHEET = {
   mass: words('Batter in a sheet', 'The same in each, so that all bake alike.'),
   time: words(
     'Baking time of a sheet',
-    `Until the middle is done. A sheet is reckoned as the round tin of its area, so corners brown sooner than it says; within 20 % of typical times, and the quick form of the model within ${Math.round(SHEET_SURROGATE.worst * 100)} % of it at worst.`,
+    `Until the middle is done; the colour of this batter tells little. A sheet is reckoned as the round tin of its area, so corners brown sooner than it says. ${FIT}; the quick form of the model within ${percent(SHEET_SURROGATE.worst)} of it at worst.`,
+  ),
+  both,
+  inside: words(
+    'Done in the middle',
+    `Until the middle of the sheet is done. It is reckoned as the round tin of its area. ${FIT}; the quick form of the model within ${percent(SHEET_SURROGATE.worst)} of it at worst.`,
+  ),
+  colour: words(
+    'Pale gold',
+    `Until the top has its colour; the corners have theirs sooner. ${FIT}; the quick form of the model within ${percent(SHEET_COLOUR_SURROGATE.rms)} of it.`,
   ),
   atOnce: (owned: number, oven: string, holds: number) =>
     words('Sheets in the oven at once', `${owned} owned; "${oven}" holds ${holds}.`),

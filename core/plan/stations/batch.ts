@@ -1,6 +1,7 @@
-import type { EggMode } from '../../model/documents';
+import type { EggMode, Line } from '../../model/documents';
 import { AS_IT_IS, over, plus, times, totalOf, type Ref } from '../../figure';
 import type { WeighedLine } from '../../formula';
+import { settleEggs } from '../../formula/wholeEggs';
 import { PARAMS, scopeOf, type Scope } from '../../param';
 import { BOWL_LOSS, METHODS, type MethodDef } from '../../process/batter.table';
 import { PIECE_SPREAD_SHARE } from '../../quantity/ingredients.table';
@@ -29,6 +30,8 @@ export interface BowlPart {
   readonly ingredients: readonly BatchIngredient[];
   readonly parts: readonly BatchPart[];
   readonly eggs: EggChoice | null;
+  /** What each portion keeps of itself where an egg fewer is broken than its scale would ask for. */
+  readonly give: Ref<'times'> | null;
   /** Whether other lines take from it. */
   readonly shared: boolean;
 }
@@ -49,7 +52,7 @@ export function addBatch(f: PlanFigures, { formula, eggs, needed, othersG, mixed
   const wanted = others ? plus(needed, others) : needed;
   const exact = f.sum('scale.exact', BATCH.exact, 'times', over(wanted, formulaMass), { decide: AS_IT_IS });
   const scaled = addScale(f, eggs, read.weighed.eggLine, exact);
-  const ingredients = read.weighed.items.map((item) => addIngredient(f, item, eggs, scaled));
+  const ingredients = read.weighed.items.map((item) => addIngredient(f, item, scaled));
   const parts = written.map((part, i): BatchPart => {
     const id = `part.${i + 1}`;
     const asWritten = f.given(`${id}.written`, BATCH.partWritten, 'g', part.massG, 'stated');
@@ -72,6 +75,7 @@ export function addBatch(f: PlanFigures, { formula, eggs, needed, othersG, mixed
     ingredients,
     parts,
     eggs: scaled.choice,
+    give: scaled.give,
     shared: others !== null,
   };
 }
@@ -80,6 +84,8 @@ interface Scaled {
   readonly used: Ref<'times'>;
   readonly eggs: Ref<'eggs'> | null;
   readonly egg: Ref<'g'> | null;
+  /** What each portion keeps where an egg fewer is broken. */
+  readonly give: Ref<'times'> | null;
   readonly choice: EggChoice | null;
   /** What the mass of an egg starts from, g; 0 where nothing is whole. */
   readonly pieceG: number;
@@ -93,24 +99,20 @@ function addScale(
 ): Scaled {
   if (!eggLine?.whole) {
     const used = f.sum('scale.used', BATCH.scale(null), 'times', exact);
-    return { used, eggs: null, egg: null, choice: null, pieceG: 0 };
+    return { used, eggs: null, egg: null, give: null, choice: null, pieceG: 0 };
   }
   const { count, pieceG } = eggLine.whole;
   const inFormula = f.given('eggs.formula', BATCH.eggsInFormula(eggLine.raw.trim()), 'eggs', count, 'stated');
   const eggsExact = f.sum('eggs.exact', BATCH.eggsExact, 'eggs', times(exact, inFormula));
-  const eggs = f.sum('eggs.used', BATCH.eggsUsed(mode), 'eggs', eggsExact, {
-    decide:
-      mode === 'weigh'
-        ? AS_IT_IS
-        : mode === 'follow'
-          ? { step: 1, how: 'up', least: 1 }
-          : { step: 1, how: 'nearest', least: 1, said: 'to the nearest whole' },
+  const settled = settleEggs(eggsExact.value, mode);
+  const eggs = f.sum('eggs.used', BATCH.eggsUsed(settled.how), 'eggs', eggsExact, {
+    decide: EGGS_DECIDED[settled.how],
   });
   const used = f.sum(
     'scale.used',
-    BATCH.scale(mode),
+    BATCH.scale(settled.how),
     'times',
-    mode === 'follow' ? over(eggs, inFormula) : exact,
+    settled.rest === 'follows' ? over(eggs, inFormula) : exact,
   );
   // An egg is an egg in every bowl of this size.
   const egg = f.believe(PARAMS.eggMass, {
@@ -123,18 +125,38 @@ function addScale(
     eggs,
     egg,
     pieceG,
-    choice: { mode, inFormula: count, exact: eggsExact.value, used: eggs.value },
+    give: settled.how === 'down' ? f.sum('eggs.give', BATCH.give, 'times', over(eggs, eggsExact)) : null,
+    choice: { mode, inFormula: count, exact: eggsExact.value, used: eggs.value, how: settled.how },
   };
+}
+
+/** How the whole ones beside the eggs that decide are counted out: the figure is decided, whatever rounded it. */
+const EGGS_DECIDED = {
+  even: { step: 1, how: 'nearest', least: 1, said: '' },
+  down: { step: 1, how: 'down', least: 1, said: 'to the whole one below' },
+  up: { step: 1, how: 'up', least: 1 },
+  nearest: { step: 1, how: 'nearest', least: 1, said: 'to the nearest whole' },
+  weighed: AS_IT_IS,
+} as const;
+
+/** Further than this from a whole one, as a share, and a yolk or a white is weighed, however the eggs themselves go. */
+const WHOLE_ENOUGH = 0.05;
+
+/** Whether so many are broken whole rather than beaten and weighed. */
+function keptWhole(exact: number, choice: EggChoice | null): boolean {
+  if (choice === null || choice.how === 'weighed') return false;
+  if (choice.how === 'nearest') return true;
+  const whole = Math.max(1, Math.round(exact));
+  return Math.abs(whole / exact - 1) <= WHOLE_ENOUGH;
 }
 
 function addIngredient(
   f: PlanFigures,
   { line, index, id, writtenId, written, sentence }: WeighedLine,
-  mode: EggMode,
-  { used, egg, pieceG }: Scaled,
+  { used, egg, pieceG, choice }: Scaled,
 ): BatchIngredient {
   const named = { place: index + 1, name: line.called, written, line };
-  if (line.whole && egg && mode !== 'weigh') {
+  if (line.whole && egg && keptWhole(line.whole.count * used.value, choice)) {
     // Whites and yolks weigh their own part of the egg that the run is planned with.
     const ownPart = Number((line.whole.pieceG / pieceG).toFixed(4));
     const whole = f.sum(`${id}.count`, BATCH.howMany(line.name), 'eggs', times(used, line.whole.count), {
@@ -174,6 +196,18 @@ export function addLineBatch(
     othersG: others.get(formula.doc.id) ?? 0,
     mixed: { id: 'batter.mixed', label: BATCH.inTheBowl },
   });
+}
+
+/** What goes into a well or a mug once it is known how many eggs are broken; what somebody has weighed stands. */
+export function portionAsEggsHaveIt(
+  f: PlanFigures,
+  { measured }: Pick<Line, 'measured'>,
+  { give }: BowlPart,
+  portion: Ref<'g'>,
+): Ref<'g'> {
+  return give === null || measured[portion.id] !== undefined
+    ? portion
+    : f.sum('portion.given', BATCH.portion, 'g', times(portion, give));
 }
 
 /** The same as a batch of the plan. */

@@ -1,5 +1,5 @@
 import { words } from '../../figure';
-import type { EggMode } from '../../model/documents';
+import type { EggsSettled } from '../../formula/wholeEggs';
 
 export const BATCH = {
   formula: (name: string) =>
@@ -12,14 +12,26 @@ export const BATCH = {
     'The same formula is asked for elsewhere in this run: it is mixed once, and eggs are rounded once.',
   ),
   exact: words('Scale, exactly', 'How many times the formula as written this run needs.'),
-  scale: (mode: EggMode | null) =>
+  scale: (how: EggsSettled['how'] | null) =>
     words(
       'Scale',
-      mode === null ? 'The formula has nothing that must stay whole, so it is scaled exactly.' : EGGS[mode],
+      how === null ? 'The formula has nothing that must stay whole, so it is scaled exactly.' : EGGS[how],
     ),
   eggsInFormula: (line: string) => words('Eggs in the formula', `From the line "${line}".`),
   eggsExact: words('Eggs, exactly', 'Eggs at the exact scale, before they are kept whole.'),
-  eggsUsed: (mode: EggMode) => words('Eggs to use', EGGS[mode]),
+  eggsUsed: (how: EggsSettled['how']) => words('Eggs to use', EGGS[how]),
+  give: words(
+    'Left of each portion',
+    'One egg fewer than the exact scale asks for, and everything else with it: each portion gives up this little.',
+  ),
+  doughPortion: words(
+    'Dough in a piece, as the eggs have it',
+    'The dough that there is, shared out to all that are wanted: each gives up what an egg fewer takes off.',
+  ),
+  portion: words(
+    'Batter a well, as the eggs have it',
+    'The portion, less what an egg fewer takes off all of them.',
+  ),
   eggSentence: 'Usual for the size written. Weigh a few of yours without the shell to know better.',
   partWritten: words('A part, as written', 'What one batch takes of another formula, as its writer says.'),
   part: words('Of another formula', 'Scaled with the rest; the run makes it once for all that need it.'),
@@ -47,11 +59,13 @@ export const BATCH = {
     words('Batter needed', `Enough for all ${many} wanted, and for what the bowl keeps.`),
 } as const;
 
-const EGGS: Readonly<Record<EggMode, string>> = {
-  follow:
-    'Eggs stay whole, rounded up, and everything else follows them, so the formula keeps its proportions.',
+const EGGS: Readonly<Record<EggsSettled['how'], string>> = {
+  even: 'The scale comes out at whole eggs, near enough.',
+  down: 'To the whole egg below, and everything else with it: each portion loses less than anybody notices, and no egg is broken for a spoonful.',
+  up: 'To the whole egg above, and everything else with it, so the formula keeps its proportions.',
   nearest: 'Eggs go to the nearest whole one and the rest keeps to the exact scale.',
-  weigh: 'Eggs are beaten and weighed, so nothing is rounded.',
+  weighed:
+    'Eggs are beaten and weighed, so nothing is rounded: a whole one more or fewer would cost too much.',
 };
 
 export const DENSITY = {

@@ -1,5 +1,20 @@
 import type { AddIn, BinderChoice, CrumbPart } from '../../model/documents';
-import { atLeast, measure, minus, over, plus, times, without, type Expr, type Ref } from '../../figure';
+import {
+  AS_IT_IS,
+  atLeast,
+  measure,
+  minus,
+  over,
+  plus,
+  times,
+  without,
+  type Expr,
+  type Ref,
+  largerOf,
+  smallestOf,
+} from '../../figure';
+import { LEAST_LOSS } from '../../formula/wholeEggs';
+import { BATCH } from './batch.words';
 import { PARAMS, scopeOf } from '../../param';
 import {
   ADD_IN,
@@ -205,7 +220,17 @@ export function addCrumbNeeded(f: PlanFigures, table: Table, needed: Ref<'g'>): 
   );
 }
 
+/** A portion as it was asked for. */
+export interface AskedPortion {
+  readonly portion: Ref<'g'>;
+  readonly wanted: Ref<'pieces'>;
+  /** A bake for it breaks an egg fewer than its scale asks for: each portion gives up its share of that. */
+  readonly given: boolean;
+}
+
 export interface DoughPart {
+  /** Dough in one piece. */
+  readonly portion: Ref<'g'>;
   /** Crumb of every source, in the order of the line. */
   readonly crumb: readonly Ref<'g'>[];
   readonly crumbTotal: Ref<'g'>;
@@ -227,7 +252,7 @@ export function addDough(
   table: Table,
   crumb: readonly Ref<'g'>[],
   { handLoss }: DoughKind,
-  portion: Ref<'g'>,
+  { portion, wanted, given }: AskedPortion,
 ): DoughPart {
   const { sources, dry, wet } = table;
   const crumbTotal = f.total('crumb.total', BIND.crumb, 'g', crumb);
@@ -248,9 +273,32 @@ export function addDough(
   });
   const lost = f.sum('dough.lost', BIND.lost, 'g', times(total, handLoss));
   const ready = f.sum('dough.ready', BIND.ready, 'g', minus(total, lost));
-  const allows = f.sum('count.dough', BIND.allows, 'pieces', over(ready, portion), { whole: 'floor' });
-  const binderEach = f.sum('binder.each', BIND.each, 'g', atLeast(times(need, over(portion, ready)), TRACE));
-  return { crumb, crumbTotal, ownFrosting, need, first, added, total, lost, ready, allows, binderEach };
+  const least = times(1 - LEAST_LOSS, portion);
+  const each = given
+    ? f.sum(
+        'portion.given',
+        BATCH.doughPortion,
+        'g',
+        largerOf<'g'>(least, smallestOf([portion, over(ready, wanted)])),
+        { decide: AS_IT_IS },
+      )
+    : portion;
+  const allows = f.sum('count.dough', BIND.allows, 'pieces', over(ready, each), { whole: 'floor' });
+  const binderEach = f.sum('binder.each', BIND.each, 'g', atLeast(times(need, over(each, ready)), TRACE));
+  return {
+    portion: each,
+    crumb,
+    crumbTotal,
+    ownFrosting,
+    need,
+    first,
+    added,
+    total,
+    lost,
+    ready,
+    allows,
+    binderEach,
+  };
 }
 
 /** What dough and binder allow. */

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { PopLine } from '../../model/documents';
+import type { CoatChoice, PopLine } from '../../model/documents';
 import {
   ball,
   box,
@@ -9,7 +9,7 @@ import {
   shellMassG,
   stadiumCavity,
 } from '../../process/test-utils/coat';
-import { meltingBursts } from '../../process/microwave';
+import { meltingBursts, ratingFromTestW } from '../../process/microwave';
 import { CUBE, MINI, POP, SICLE, has, plan, v } from '../test-utils/lines';
 
 const coated = (over: Partial<NonNullable<PopLine['coat']>>, line: PopLine = POP): PopLine => ({
@@ -37,18 +37,21 @@ describe('a dipped coat', () => {
   it('is the exact shell of a cube with rounded edges', () => {
     const cube = plan({ ...CUBE, lots: [] });
     const solid = box(v(cube, 'piece.length'), v(cube, 'piece.width'), v(cube, 'piece.height'));
-    expect(v(cube, 'coat.each')).toBeCloseTo(shellMassG(solid, 1.2), 6);
+    expect(v(cube, 'coat.each')).toBeCloseTo(shellMassG(solid, v(cube, 'coat.mm')), 6);
     expect(v(cube, 'piece.area')).toBeCloseTo(solid.areaCm2, 9);
   });
 
   it('is that of a ball for a pair of half-balls', () => {
     const moons = plan(MINI);
-    expect(v(moons, 'coat.each')).toBeCloseTo(shellMassG(ball(v(moons, 'ball.diameter')), 1.2), 6);
+    expect(v(moons, 'coat.each')).toBeCloseTo(
+      shellMassG(ball(v(moons, 'ball.diameter')), v(moons, 'coat.mm')),
+      6,
+    );
   });
 
   it('adds up as a plain sum of the dip does: coat, anchors, drips, pool, what is saved', () => {
     const one = plan(PLAIN);
-    const dip = planDip(ball(v(one, 'ball.diameter')), 40, 1.2, 95, true);
+    const dip = planDip(ball(v(one, 'ball.diameter')), 40, v(one, 'coat.mm'), 95, true);
     expect(v(one, 'pot.1.coat')).toBeCloseTo(dip.coatG + dip.anchorG, 6);
     expect(v(one, 'pot.1.drips')).toBeCloseTo(dip.dripG, 6);
     expect(v(one, 'pool.stranded')).toBeCloseTo(dip.strandedG, 6);
@@ -66,7 +69,32 @@ describe('a dipped coat', () => {
     ['thin', 0.9],
     ['usual', 1.2],
     ['thick', 1.8],
-  ] as const)('%s is %d mm', (thickness, mm) => expect(v(plan(coated({ thickness })), 'coat.mm')).toBe(mm));
+  ] as const)(
+    '%s is %d mm in dark chocolate without fat, half as much again on a frozen ball',
+    (thickness, mm) => {
+      const of = (over: Partial<CoatChoice>) =>
+        v(plan(coated({ thickness, kind: 'dark', thinnedShare: 0, ...over })), 'coat.mm');
+      expect(of({})).toBeCloseTo(mm, 9);
+      expect(of({ school: 'frozen' })).toBeCloseTo(1.5 * mm, 9);
+      expect(of({ kind: 'white' })).toBeGreaterThan(of({}));
+    },
+  );
+
+  it('takes four times its fat off the thickness: 1.2 mm with 4 % is 1.01, and thin has it already', () => {
+    const of = (thickness: CoatChoice['thickness']) =>
+      v(plan(coated({ thickness, kind: 'dark', thinnedShare: 0.04 })), 'coat.mm');
+    expect(of('usual')).toBeCloseTo(1.2 * 0.84, 9);
+    expect(of('thin')).toBeCloseTo(0.9, 9);
+  });
+
+  it('is spooned over eight pops rather than melting a pool of many times their need', () => {
+    const eight = plan({ ...PLAIN, count: 8 });
+    const net = v(eight, 'pot.1.coat') + v(eight, 'pot.1.drips');
+    expect(v(eight, 'pot.1.melt')).toBeCloseTo(1.2 * net, 6);
+    expect(v(eight, 'pot.1.melt')).toBeLessThan(80);
+    const dipped = plan({ ...coated({ by: 'dip' }, PLAIN), count: 8 });
+    expect(v(dipped, 'pot.1.melt')).toBeCloseTo(net + v(dipped, 'pool.stranded'), 6);
+  });
 
   it('leaves less in a narrower vessel, by what a plain sum says', () => {
     const [jug, glass] = ['vessel-jug', 'vessel-glass'].map((vesselId) => plan(coated({ vesselId }, PLAIN)));
@@ -79,22 +107,35 @@ describe('a dipped coat', () => {
   it('counts a pool for each kind before it says how many a stock covers', () => {
     const one = plan(coated({ onHandG: 1000 }, POP));
     expect(v(one, 'pool.all')).toBeCloseTo(2 * v(one, 'pool.stranded'), 9);
-    expect(v(one, 'count.coat')).toBe(Math.floor((1000 - v(one, 'pool.all')) / v(one, 'coat.perPiece')));
-    expect(v(plan(coated({ onHandG: 100 })), 'count.made')).toBe(0);
+    const each = v(one, 'coat.perPiece');
+    const dipped = Math.floor((1000 - v(one, 'pool.all')) / each);
+    expect(v(one, 'count.dipped')).toBe(dipped);
+    // What is left too shallow to dip in is spooned over the last ones, a fifth more on each.
+    expect(v(one, 'count.coat')).toBe(Math.floor(dipped + (1000 - dipped * each) / (1.2 * each)));
+    expect(v(plan(coated({ onHandG: 100 })), 'count.coat')).toBe(Math.floor(100 / (1.2 * each)));
   });
 
   it('is thinned by its share, and says what that does', () => {
     const thinned = plan(coated({ thinnedShare: 0.04 }, PLAIN));
-    expect(v(thinned, 'pot.1.thinner')).toBeCloseTo(0.04 * v(thinned, 'pot.1.melt'), 9);
+    expect(v(thinned, 'pot.1.thinner')).toBeCloseTo(0.04 * v(thinned, 'pot.1.chocolate'), 9);
+    expect(v(thinned, 'pot.1.thinner') + v(thinned, 'pot.1.chocolate')).toBeCloseTo(
+      v(thinned, 'pot.1.melt'),
+      9,
+    );
     expect(thinned.notes.join()).toMatch(/never with water/);
     expect(has(plan(coated({ thinnedShare: 0 }, PLAIN)), 'pot.1.thinner')).toBe(false);
   });
 
   it('is melted in bursts by mass and oven, with the ceiling and the temper of its kind', () => {
     const one = plan(PLAIN);
-    const { count, burstS } = meltingBursts(v(one, 'pot.1.melt'), 'dark', 800);
+    const { count, burstS } = meltingBursts(v(one, 'pot.1.chocolate'), 'dark', ratingFromTestW(560));
     expect(one.notes.join()).toMatch(new RegExp(`in about ${count} bursts of ${burstS} s`));
-    expect(one.notes.join()).toMatch(/\{45 °C\} to \{50 °C\}.+\{31 °C\} to \{32 °C\}.+under \{34 °C\}/);
+    const notes = one.notes.filter((note) => note.includes('dark'));
+    expect(notes.find((note) => note.startsWith('To temper'))).toMatch(
+      /down to \{28 °C\}.+\{31 °C\} to \{32 °C\}/,
+    );
+    // No school’s figure stands beside the other’s.
+    expect(notes.filter((note) => note.includes('{34 °C}')).join()).not.toMatch(/31 °C/);
     expect(plan(coated({ kind: 'compound' }, PLAIN)).notes.join()).toMatch(/Compound needs no temper/);
   });
 

@@ -4,12 +4,14 @@ import {
   PI,
   atLeast,
   cube,
+  largerOf,
   layerMl,
   measure,
   minus,
   ml,
   over,
   plus,
+  smallestOf,
   square,
   times,
   type Ref,
@@ -21,7 +23,7 @@ import type { Pot } from '../emitted';
 import type { RunContext } from '../context';
 import type { PlanFigures } from '../figures';
 import { COATED, COAT_WORDS } from './coat.words';
-import { supplied, type Supplied } from './count';
+import { TRACE_G, type Supplied } from './count';
 import type { CountedLot } from './lots';
 
 /** A piece as its coat sees it. */
@@ -106,6 +108,8 @@ export interface CoatPart {
   readonly depth: Ref<'mm'>;
   readonly stranded: Ref<'g'>;
   readonly supplies: readonly Supplied[];
+  /** Coat on the table, where somebody has said how much. */
+  readonly onHand: Ref<'g'> | null;
 }
 
 /** Coat, anchor and pool of a dipped piece, and what is on the table of it. */
@@ -118,7 +122,7 @@ export function addCoat(
   lots: readonly Lot[],
 ): CoatPart {
   const density = addCoatDensity(f);
-  const mm = COAT.dipMm[coat.school === 'frozen' ? 'thick' : coat.thickness];
+  const mm = dippedMm(coat);
   const thickness = f.believe(PARAMS.coatThickness, {
     of: [
       scopeOf('coat', `${coat.kind} ${coat.thickness} ${coat.school}`),
@@ -149,8 +153,43 @@ export function addCoat(
   const pool = addPool(f, run.thing('vessel', coat.vesselId), solid, density);
   const pots = potsWanted(lots, coat.kind);
   const pools = f.sum('pool.all', COAT_WORDS.pools, 'g', times(pots, pool.stranded));
-  const supplies = supplied(f, 'coat', coat.onHandG, perPiece, pools);
-  return { choice: coat, solid, density, thickness, each, drips, taken, perPiece, ...pool, supplies };
+  const onHand =
+    typeof coat.onHandG === 'number'
+      ? f.given('coat.onHand', COAT_WORDS.onHand, 'g', coat.onHandG, 'stated')
+      : null;
+  const supplies = coatSupply(f, coat, onHand, perPiece, pools);
+  return { choice: coat, solid, density, thickness, each, drips, taken, perPiece, ...pool, supplies, onHand };
+}
+
+/** How thick such a coat usually falls, mm: kind, thinning and the piece's coldness move it together. */
+export function dippedMm({ kind, thickness, school, thinnedShare }: CoatChoice): number {
+  const thinned = thickness === 'thin' ? 1 : 1 - COAT.thinnedTakes * thinnedShare;
+  const frozen = school === 'frozen' ? COAT.frozenFactor : 1;
+  return Number((COAT.dipMm[thickness] * COAT.kindFactor[kind] * thinned * frozen).toFixed(4));
+}
+
+/** Pieces that a coat on hand covers: dipped while the vessel is deep enough, and what is left spooned over the last ones. */
+function coatSupply(
+  f: PlanFigures,
+  coat: CoatChoice,
+  there: Ref<'g'> | null,
+  perPiece: Ref<'g'>,
+  pools: Ref<'g'>,
+): Supplied[] {
+  if (there === null || perPiece.value < TRACE_G) return [];
+  const dipped = f.sum(
+    'count.dipped',
+    COAT_WORDS.dipped,
+    'pieces',
+    coat.by === 'spoon' ? times(0, over(there, perPiece)) : over(atLeast(minus(there, pools), 0), perPiece),
+    { whole: 'floor' },
+  );
+  const spooned = over(
+    atLeast(minus(there, times(dipped, perPiece)), 0),
+    times(1 + COAT.spoonedMore, perPiece),
+  );
+  const pieces = f.sum('count.coat', COAT_WORDS.covers, 'pieces', plus(dipped, spooned), { whole: 'floor' });
+  return [{ supply: 'coat', pieces }];
 }
 
 /** The pool that the vessel needs however few are dipped. */
@@ -227,7 +266,18 @@ export const addThinner = (
   melt: Ref<'g'>,
   share: number,
 ): Ref<'g'> | null =>
-  share <= 0 ? null : f.sum(`${prefix}thinner`, COAT_WORDS.thinner(kind), 'g', times(melt, share));
+  share <= 0
+    ? null
+    : f.sum(`${prefix}thinner`, COAT_WORDS.thinner(kind), 'g', times(melt, over(share, plus(1, share))));
+
+/** Chocolate in a pot: what the fat leaves of it. */
+export const addChocolate = (
+  f: PlanFigures,
+  { prefix, kind }: PotLots,
+  melt: Ref<'g'>,
+  thinner: Ref<'g'> | null,
+): Ref<'g'> =>
+  thinner ? f.sum(`${prefix}chocolate`, COAT_WORDS.chocolate(kind), 'g', minus(melt, thinner)) : melt;
 
 /** What to melt in every pot: on the pieces, drips, the pool; what of it is saved; the fat that thins it. */
 export function addPots(
@@ -236,16 +286,29 @@ export function addPots(
   part: CoatPart,
   made: Ref<'pieces'>,
 ): Pot[] {
-  const { choice, taken, drips, stranded } = part;
+  const { choice, taken, drips, stranded, onHand } = part;
   return potsOf(lots, choice.kind).map((pot): Pot => {
     const { kind, prefix } = pot;
     const count = addPotCount(f, pot, made, true);
     const coat = f.sum(`${prefix}coat`, COAT_WORDS.potCoat(kind), 'g', times(count, taken));
     const lost = f.sum(`${prefix}drips`, COAT_WORDS.potDrips(kind), 'g', times(coat, drips));
-    const melt = f.sum(`${prefix}melt`, COAT_WORDS.melt(kind), 'g', plus(coat, lost, stranded), {
-      pin: { min: 0, max: 1_000_000 },
-    });
-    const saved = f.sum(`${prefix}saved`, COAT_WORDS.saved(kind), 'g', times(stranded, COAT.savedShare));
+    const net = plus(coat, lost);
+    const netG = coat.value + lost.value;
+    const spooned = choice.by
+      ? choice.by === 'spoon'
+      : stranded.value > COAT.poolAtMost * netG && COAT.spoonedMore * netG < stranded.value;
+    const whole = spooned ? times(1 + COAT.spoonedMore, net) : plus(net, stranded);
+    const melt = f.sum(
+      `${prefix}melt`,
+      spooned ? COAT_WORDS.meltToSpoon(kind) : COAT_WORDS.melt(kind),
+      'g',
+      // No more is melted than there is: the last ones are spooned over.
+      onHand && kind === choice.kind ? largerOf<'g'>(net, smallestOf([whole, onHand])) : whole,
+      { pin: { min: 0, max: 1_000_000 } },
+    );
+    const pool = f.sum(`${prefix}pool`, COAT_WORDS.pool(kind, spooned), 'g', atLeast(minus(melt, net), 0));
+    const saved = f.sum(`${prefix}saved`, COAT_WORDS.saved(kind), 'g', times(pool, COAT.savedShare));
+    const thinner = addThinner(f, pot, melt, choice.thinnedShare);
     return {
       kind,
       formulaId: kind === choice.kind ? (choice.formulaId ?? null) : null,
@@ -254,8 +317,10 @@ export function addPots(
       count,
       coat,
       melt,
+      spooned,
       saved,
-      thinner: addThinner(f, pot, melt, choice.thinnedShare),
+      thinner,
+      chocolate: addChocolate(f, pot, melt, thinner),
     };
   });
 }

@@ -24,9 +24,9 @@ const THICKNESS: Readonly<Record<CoatChoice['thickness'], string>> = {
 export const COAT_WORDS = {
   density: 'Usual for melted chocolate and compound.',
   thickness: (coat: CoatChoice) =>
-    coat.school === 'frozen'
-      ? 'On a frozen piece the coat sets before it has run off, so it stays thick.'
-      : THICKNESS[coat.thickness],
+    `${THICKNESS[coat.thickness]} Kind, thinning and the cold of the piece move it together${
+      coat.school === 'frozen' ? ': on a frozen piece it sets before it has run off' : ''
+    }.`,
   each: words(
     'Coat on a piece',
     'The piece grown by the coat all round, less the piece. Weigh one before and after its dip.',
@@ -60,6 +60,24 @@ export const COAT_WORDS = {
       `To melt, ${kind}`,
       'For the pieces, with scrapings and patching, and what must be in the mould to be poured out again.',
     ),
+  meltToSpoon: (kind: string) =>
+    words(
+      `To melt, ${kind}`,
+      'Spooned over each: a pool deep enough to dip in would leave far more than they take. A fifth more than dipped runs off and is used again.',
+    ),
+  pool: (kind: string, spooned: boolean) =>
+    words(
+      `Left when all are coated, ${kind}`,
+      spooned ? 'What ran off the spooned ones.' : 'The pool that the last piece was dipped in.',
+    ),
+  chocolate: (kind: string) =>
+    words(`Chocolate in the pot, ${kind}`, 'What is melted, less the fat that thins it.'),
+  onHand: words('Coat on the table', 'As stated.'),
+  dipped: words('Dipped whole', 'As long as the vessel stays deep enough.'),
+  covers: words(
+    'The coat allows',
+    'Dipped while the vessel is deep enough; what is left then is spooned over the last ones, which take a fifth more.',
+  ),
   saved: (kind: string) =>
     words(
       `Saved from the pool, ${kind}`,

@@ -15,7 +15,7 @@ export const addWanted = (f: PlanFigures, count: number, many: string): Ref<'pie
   f.given('count.wanted', COUNT.wanted(many), 'pieces', count, 'stated');
 
 /** Less of something in a piece is none of it, g. */
-const TRACE_G = 0.01;
+export const TRACE_G = 0.01;
 
 /**
  * Pieces that a supply on the table allows: what there is, less what stays over in any case, over what one piece takes.

@@ -3,13 +3,14 @@ import { atLeast, measure, minus, over, times, without, type Ref } from '../../f
 import { PARAMS, scopeOf } from '../../param';
 import { METHODS, MUG_LOSS } from '../../process/batter.table';
 import { BREAKAGE } from '../../process/bind.table';
+import { middleMm } from '../../process/microwave';
 import { MICROWAVE } from '../../process/microwave.table';
 import { COOLING_MUG, CRUMBLE_C } from '../../process/oven.table';
 import { WEIGH_MIN } from '../../process/hands.table';
 import type { BatterNeed, Batch } from '../emitted';
 import type { KnownFormula, RunContext } from '../context';
 import type { PlanFigures } from '../figures';
-import { addBatch, addBowlLoss, batchOf, batterScopes, type BowlPart } from './batch';
+import { addBatch, addBowlLoss, addDensities, batchOf, batterScopes, type BowlPart } from './batch';
 import { BATCH } from './batch.words';
 import { isBaked, type BakedPart, type Source } from './bind';
 import { addCooling, type CoolPart } from './cool';
@@ -179,7 +180,7 @@ function addCrumbBake(
   const ready = f.sum('batter.ready', CRUMB.ready, 'g', minus(bowl.own, bowlLost));
   const mixing = f.given('day.mix', CRUMB.mixing, 's', (method.mixMin + WEIGH_MIN) * 60, 'typical');
   const inSheets = sheet ? addSheets(f, run, sheet, ready) : null;
-  const inBowls = part.from === 'microwave' ? addBowls(f, run, part, ready) : null;
+  const inBowls = part.from === 'microwave' ? addBowls(f, run, part, formula, ready) : null;
   const cool = inSheets?.bake.cool ?? inBowls?.cool;
   if (!cool) throw new Error('invariant: crumb is baked in an oven or in a microwave');
   return {
@@ -213,6 +214,7 @@ function addBowls(
   f: PlanFigures,
   run: RunContext,
   part: Extract<BakedPart, { from: 'microwave' }>,
+  formula: KnownFormula,
   ready: Ref<'g'>,
 ): NonNullable<CrumbBake['microwave']> & { readonly cool: CoolPart } {
   const bowls = f.sum('micro.bowls', CRUMB.bowls, 'pieces', over(ready, measure(MICROWAVE.mostBowlG, 'g')), {
@@ -220,7 +222,16 @@ function addBowls(
   });
   const inABowl = f.sum('bowl.mass', CRUMB.inABowl, 'g', over(ready, bowls));
   const microwave = run.thing('microwave', part.microwaveId);
-  const micro = addMicrowave(f, addMicroOven(f, microwave, run.kitchen, 1), inABowl);
+  const { batter: density } = addDensities(f, formula);
+  // A deep bowl on full power is dry at its rim before its middle has set.
+  const deep = middleMm('bowl', inABowl.value / density.value, 0) > MICROWAVE.reachMm;
+  const oven = addMicroOven(f, microwave, run.kitchen, deep ? MICROWAVE.deepPower : 1, {
+    vessel: 'bowl',
+    mass: inABowl,
+    density,
+    widthMm: 0,
+  });
+  const micro = addMicrowave(f, oven, inABowl);
   const cool = addCooling(f, {
     kind: 'mug',
     thing: scopeOf('microwave', microwave.id),

@@ -1,14 +1,36 @@
 import type { KitchenDoc, MicrowaveDoc } from '../../model/documents';
-import { exp, measure, minus, over, plus, times, type Expr, type Ref } from '../../figure';
+import {
+  calls,
+  exp,
+  measure,
+  minus,
+  over,
+  plus,
+  says,
+  times,
+  type Expr,
+  type Ref,
+  type Words,
+} from '../../figure';
 import { PARAMS, scopeOf } from '../../param';
 import { boilingShiftK } from '../../process/altitude';
 import { METHODS, ROOM } from '../../process/batter.table';
-import { ratingFromTestW } from '../../process/microwave';
+import { coreWaitS, middleMm, ratingFromTestW, steamShare, type MicroVessel } from '../../process/microwave';
 import { MICROWAVE } from '../../process/microwave.table';
 import type { PlanFigures } from '../figures';
 import { MICRO } from './microwave.words';
 
 const { couplingG, bestShare, heatCapacity, latent, timeSpread, firstLookShare, evaporated } = MICROWAVE;
+
+/** What the batter turns in. */
+export interface MicroLoad {
+  readonly vessel: MicroVessel;
+  /** Batter in one of them, and its volume. */
+  readonly mass: Ref<'g'>;
+  readonly density: Ref<'g/ml'>;
+  /** Inside a mug, mm. */
+  readonly widthMm: number;
+}
 
 /** The microwave and what it does to batter, before it is known how much of it turns at once. */
 export interface MicroOven {
@@ -18,6 +40,9 @@ export interface MicroOven {
   readonly done: Ref<'°C'>;
   readonly steam: Ref<'share'>;
   readonly factor: Ref<'times'>;
+  /** How far the middle lies from where waves get in, and how long it waits for conduction. */
+  readonly middle: Ref<'mm'>;
+  readonly core: Ref<'s'>;
 }
 
 export function addMicroOven(
@@ -25,11 +50,37 @@ export function addMicroOven(
   microwave: MicrowaveDoc,
   kitchen: KitchenDoc,
   setting: number,
+  { vessel, mass, density, widthMm }: MicroLoad,
 ): MicroOven {
   const tested = microwave.absorbedW !== null;
   const inIt = scopeOf('microwave', microwave.id);
   const shiftK = boilingShiftK(kitchen.altitudeM ?? 0);
+  const power = f.given('micro.setting', MICRO.setting, 'share', setting, 'stated');
+  const middle = f.sum(
+    'micro.middle',
+    MICRO.middle(vessel),
+    'mm',
+    calls(
+      'mm',
+      (v) => middleMm(vessel, v.mass / v.density, widthMm),
+      { mass, density },
+      says`the way to the middle of ${mass}`,
+    ),
+  );
+  const core = f.sum(
+    'micro.core',
+    MICRO.core,
+    's',
+    calls(
+      's',
+      (v) => coreWaitS(v.middle, v.power),
+      { middle, power },
+      says`what lies deeper than waves get of ${middle}`,
+    ),
+  );
   return {
+    middle,
+    core,
     rated: f.root({
       id: 'micro.rated',
       words: MICRO.rated(microwave.name, tested),
@@ -38,7 +89,7 @@ export function addMicroOven(
       spread: 0,
       basis: tested ? 'measured here' : 'stated',
     }),
-    setting: f.given('micro.setting', MICRO.setting, 'share', setting, 'stated'),
+    setting: power,
     start: f.believe(PARAMS.microStart, { of: [], start: ROOM, sentence: MICRO.start }),
     done: f.believe(PARAMS.microDone, {
       of: [],
@@ -47,7 +98,7 @@ export function addMicroOven(
     }),
     steam: f.believe(PARAMS.microSteam, {
       of: [inIt],
-      start: { ...evaporated, basis: 'typical' },
+      start: { value: steamShare(mass.value), spread: evaporated.spread, basis: 'typical' },
       sentence: MICRO.steam,
     }),
     factor: f.believe(PARAMS.microFactor, {
@@ -64,7 +115,7 @@ const couplingOf = (load: Expr<'g'>): Expr<'1'> =>
 
 /** Heat to warm a load through and to drive off its steam, over the power that it takes up. */
 function timeOf(
-  { rated, setting, start, done, steam, factor }: MicroOven,
+  { rated, setting, start, done, steam, factor, core }: MicroOven,
   load: Expr<'g'>,
   coupling: Expr<'1'>,
 ) {
@@ -72,15 +123,21 @@ function timeOf(
     times(measure(heatCapacity, 'J/g K'), minus(done, start)),
     times(steam, measure(latent, 'J/g')),
   );
-  return times(over(times(load, each), times(times(rated, setting), coupling)), factor);
+  const heating = over(times(load, each), times(times(rated, setting), coupling));
+  return times(plus(heating, core), factor);
 }
 
 /**
  * How long some load takes in that oven, as a figure by the side: one mug alone, a full group. By the same sum as the
  * load of the plan, so that whatever is measured of the oven moves both.
  */
-export const addTimeAlone = (f: PlanFigures, id: string, oven: MicroOven, load: Expr<'g'>): Ref<'s'> =>
-  f.sum(id, MICRO.alone, 's', timeOf(oven, load, couplingOf(load)));
+export const addTimeAlone = (
+  f: PlanFigures,
+  id: string,
+  oven: MicroOven,
+  load: Expr<'g'>,
+  said: Words = MICRO.alone,
+): Ref<'s'> => f.sum(id, said, 's', timeOf(oven, load, couplingOf(load)));
 
 export interface MicroPart {
   readonly oven: MicroOven;
@@ -89,6 +146,12 @@ export interface MicroPart {
   readonly stand: Ref<'s'>;
 }
 
+/** The first look at a load that turns for some time. */
+export const addMicroLook = (f: PlanFigures, id: string, time: Ref<'s'>): Ref<'s'> =>
+  f.sum(id, MICRO.firstLook, 's', times(time, firstLookShare), {
+    decide: { step: 5, how: 'down', least: 5, said: 'to five seconds below' },
+  });
+
 /** Time in the microwave for a load of so many grams that turn at once. */
 export function addMicrowave(f: PlanFigures, oven: MicroOven, load: Ref<'g'>): MicroPart {
   const coupling = f.sum('micro.coupling', MICRO.coupling, 'share', couplingOf(load));
@@ -96,9 +159,13 @@ export function addMicrowave(f: PlanFigures, oven: MicroOven, load: Ref<'g'>): M
   return {
     oven,
     time,
-    firstLook: f.sum('micro.firstLook', MICRO.firstLook, 's', times(time, firstLookShare), {
-      decide: { step: 5, how: 'down', least: 5, said: 'to five seconds below' },
-    }),
-    stand: f.given('micro.stand', MICRO.stand, 's', MICROWAVE.standMin * 60, 'typical'),
+    firstLook: addMicroLook(f, 'micro.firstLook', time),
+    stand: f.given(
+      'micro.stand',
+      MICRO.stand(oven.core.value > 0),
+      's',
+      (oven.core.value > 0 ? MICROWAVE.deepStandMin : MICROWAVE.standMin) * 60,
+      'typical',
+    ),
   };
 }

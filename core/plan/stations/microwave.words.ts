@@ -29,7 +29,24 @@ export const MICRO = {
     'First look',
     'At three quarters of the time, then every 10 seconds: a mug cake dries out fast.',
   ),
-  stand: words('To stand', 'It goes on cooking; judge it and eat it after that.'),
+  stand: (deep: boolean) =>
+    words(
+      'To stand',
+      deep
+        ? 'It goes on cooking, and the heat works its way into the deep middle; judge it after that.'
+        : 'It goes on cooking; judge it and eat it after that.',
+    ),
+  middle: (vessel: 'mug' | 'bowl') =>
+    words(
+      'Way to the middle',
+      vessel === 'mug'
+        ? 'Half of what stands in the mug, or half its width: waves come from all sides.'
+        : 'Half the depth of a bowl shaped like half a ball.',
+    ),
+  core: words(
+    'The middle waits',
+    'Waves get in some {25 mm}; what lies deeper is warmed by what is round it, and full power only dries the rim.',
+  ),
 } as const;
 
 export const MUG = {
@@ -48,6 +65,7 @@ export const MUG = {
   cake: words('One cake', 'What is left in the mug once the steam is gone.'),
   atOnce: (microwave: string, most: number) =>
     words('Mugs that turn together', `"${microwave}" takes ${most}; evened out so that all cook alike.`),
+  last: (n: number) => words('Time of the last group', `Only ${n} turn in it, so it is done sooner.`),
   load: words('In the microwave at once', 'All mugs that turn together share the power.'),
   portions: words('Batter in mugs', 'All mugs together.'),
   left: words('Batter left over', 'What remains in the bowl.'),

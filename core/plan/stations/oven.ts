@@ -1,9 +1,11 @@
 import type { KitchenDoc, Liner, OvenDoc } from '../../model/documents';
 import type { TinMaterial } from '../../model/kinds';
-import { times, type Ref } from '../../figure';
+import { calls, measure, minus, says, times, type Ref } from '../../figure';
 import { PARAMS, scopeOf } from '../../param';
 import { boilingShiftK } from '../../process/altitude';
 import { METHODS, ROOM } from '../../process/batter.table';
+import type { Dial } from '../../model/kinds';
+import { DIAL_STEP, nearestSetting } from '../../process/dial';
 import {
   BAKE_MODEL,
   FAN_C,
@@ -13,6 +15,7 @@ import {
   OVEN_OFFSET,
   SECOND_RACK_FACTOR,
   TIN_FACTOR,
+  TIN_SPREAD,
   TURNAROUND,
 } from '../../process/oven.table';
 import type { KnownFormula } from '../context';
@@ -32,13 +35,12 @@ export interface OvenSpec {
   readonly liner: Liner | undefined;
 }
 
-/** The temperature to set, °C: the formula's or the run's still-oven figure, 20 lower with the fan on. */
-export function ovenSettingC({ ovenC, formula, oven }: Pick<OvenSpec, 'ovenC' | 'formula' | 'oven'>): number {
-  return (ovenC ?? formula.doc.ovenC) - (oven.fan ? FAN_C : 0);
-}
-
 /** What every baking time rests on. */
 export interface OvenPart {
+  /** Of still air, as the formula or the run says. */
+  readonly wanted: Ref<'°C'>;
+  readonly dial: Dial;
+  /** What the dial is set to: the air that is wanted, less what this oven is off, less the fan's share, to its step. */
   readonly setting: Ref<'°C'>;
   readonly offset: Ref<'K'>;
   readonly fan: Ref<'times'>;
@@ -49,8 +51,21 @@ export interface OvenPart {
   readonly factor: Ref<'times'>;
 }
 
+/** What a dial is marked in: as kept of the oven, or as the person reads degrees. */
+export const dialOf = (oven: OvenDoc, kitchen: KitchenDoc): Dial => oven.dial ?? kitchen.prefs.temperature;
+
+type HeatKey = Exclude<keyof OvenPart, 'wanted' | 'dial'>;
+export type HeatValues = { readonly [K in HeatKey]: number };
+
+/** The figures that a baking time rests on. */
+export function heatIn({ wanted, dial, ...heat }: OvenPart): Omit<OvenPart, 'wanted' | 'dial'> {
+  void wanted;
+  void dial;
+  return heat;
+}
+
 /** What the oven does, from the values of an `OvenPart`. */
-export function heatOf(v: { readonly [K in keyof OvenPart]: number }) {
+export function heatOf(v: HeatValues) {
   // Up high, all that water does happens so many degrees lower: the same as an oven and a batter warmer by as much.
   const shift = v.boiling;
   return {
@@ -72,17 +87,37 @@ export function addOven(f: PlanFigures, spec: OvenSpec): OvenPart {
   const shift = boilingShiftK(kitchen.altitudeM ?? 0);
   const high = Math.abs(shift) >= 0.5;
   const slower = LINER_FACTOR[liner ?? 'paper'];
+  const offset = f.root({
+    id: 'oven.offset',
+    words: OVEN.offset(measured),
+    unit: 'K',
+    value: oven.offsetC ?? 0,
+    spread: known.spread,
+    basis: known.basis,
+    key: `${PARAMS.ovenOffset.key}@${inOven}`,
+  });
+  const dial = dialOf(oven, kitchen);
+  const wanted = f.given('oven.wanted', OVEN.wanted, '°C', spec.ovenC ?? formula.doc.ovenC, 'stated');
+  const less = oven.fan ? minus(minus(wanted, offset), measure(FAN_C, 'K')) : minus(wanted, offset);
   return {
-    setting: f.given('oven.setting', OVEN.setting(oven.fan), '°C', ovenSettingC(spec), 'stated'),
-    offset: f.root({
-      id: 'oven.offset',
-      words: OVEN.offset(measured),
-      unit: 'K',
-      value: oven.offsetC ?? 0,
-      spread: known.spread,
-      basis: known.basis,
-      key: `${PARAMS.ovenOffset.key}@${inOven}`,
-    }),
+    wanted,
+    dial,
+    setting: f.sum(
+      'oven.setting',
+      OVEN.setting(oven.fan, measured),
+      '°C',
+      // Steps of °C count from nought; those of other dials do not.
+      dial === 'C'
+        ? less
+        : calls(
+            '°C',
+            (v) => nearestSetting(v.less, dial),
+            { less },
+            says`the step of the dial nearest to ${less}`,
+          ),
+      { decide: { step: dial === 'C' ? DIAL_STEP : 0, how: 'nearest', said: OVEN.toDial } },
+    ),
+    offset,
     fan: f.root({
       id: 'oven.fan',
       words: OVEN.fan(oven.fan),
@@ -112,7 +147,7 @@ export function addOven(f: PlanFigures, spec: OvenSpec): OvenPart {
       words: OVEN.tin(material, racks, slower),
       unit: 'times',
       value: TIN_FACTOR[material] * (racks ? SECOND_RACK_FACTOR : 1) * slower,
-      spread: 0.02,
+      spread: TIN_SPREAD,
       basis: 'typical',
     }),
     factor: f.believe(PARAMS.bakeFactor, { of: [inOven], start: BAKE_MODEL, sentence: OVEN.factor }),

@@ -8,13 +8,19 @@ const MATERIAL: Readonly<Record<TinMaterial, string>> = {
 };
 
 export const OVEN = {
-  setting: (fan: boolean) =>
+  wanted: words('Air that is wanted', 'As the formula or this run says, for a still oven.'),
+  setting: (fan: boolean, measured: boolean) =>
     words(
       'Oven set to',
-      fan
-        ? 'The formula is for a still oven; with the fan on the dial goes 20 °C lower.'
-        : 'As the formula or this run says, for a still oven.',
+      fan && measured
+        ? 'The air that is wanted, less what this oven gives above its dial, less 20 K for the fan.'
+        : fan
+          ? 'The formula is for a still oven; with the fan on the dial goes 20 K lower.'
+          : measured
+            ? 'The air that is wanted, less what this oven gives above its dial.'
+            : 'The air that is wanted; nobody has measured what this oven really gives.',
     ),
+  toDial: 'to the step of the dial',
   offset: (measured: boolean) =>
     words(
       'Oven above its setting',
@@ -45,7 +51,7 @@ export const OVEN = {
       `${MATERIAL[material]}${racks ? ' A second rack slows both; swap them half-way.' : ''}${slower === 1 ? '' : slower < 1 ? ' Without paper the tin’s heat gets through sooner.' : ' Two liners hold heat off.'}`,
     ),
   factor:
-    'Typical times differ by some 8 % from kitchen to kitchen. Time a load and divide by what was expected.',
+    'Times differ by some 11 % from kitchen to kitchen, beyond what its oven is off. Time a load and divide by what was expected.',
   firstLook: words(
     'First look',
     'At 85 % of the expected time, or where the likely range begins if that is earlier. Then every 2 minutes.',

@@ -2,6 +2,8 @@ import { words } from '../../figure';
 
 export const SET = {
   usual: (massG: number) => `For a piece of {${massG} g}.`,
+  usualCoat: (mm: number) => `For a coat of {${mm} mm}.`,
+  dab: 'A dab, whatever the ball weighs.',
   firm: (frozen: boolean) =>
     frozen
       ? words('Freezing through', 'Hard to the middle.')

@@ -1,17 +1,19 @@
 import type { OvenDoc, SheetDoc } from '../../model/documents';
-import { calls, over, says, saysAll, times, without, type Ref } from '../../figure';
+import { calls, over, says, saysAll, times, without, type Ref, type Expr, type Says } from '../../figure';
 import { PARAMS, scopeOf } from '../../param';
 import { roundAs, sheetVolume } from '../../piece';
-import { sheetSurrogateS } from '../../process/bakeSurrogate';
+import { sheetColourS, sheetInsideS } from '../../process/bakeSurrogate';
+import type { BakeModelInput } from '../../process/bakeQuestion';
+import { colourTells } from '../../caution/doneTests';
 import { SHEET_FULL, SHEET_LOSS, TIN_RULER_MM } from '../../process/batter.table';
 import { COOLING_SHEET } from '../../process/oven.table';
 import type { KnownFormula, RunContext } from '../context';
 import type { PlanFigures } from '../figures';
-import { heatSays, type BakePart } from './bake';
+import { addDone, atSea, heatSays, type BakePart } from './bake';
 import { addDensities, batterScopes, type Densities } from './batch';
 import { SHEET } from './bake.words';
 import { addCooling, type CoolPart } from './cool';
-import { addFirstLook, addOven, addTurnaround, heatOf } from './oven';
+import { addFirstLook, addOven, heatIn, addTurnaround, heatOf } from './oven';
 
 export interface SheetSpec {
   readonly sheet: SheetDoc;
@@ -100,17 +102,14 @@ export function addSheetBake(
     liner: undefined,
   });
   const { length, width, densities, loss } = part;
-  const time = f.sum(
-    'bake.time',
-    SHEET.time,
-    's',
+  const asks = (reckoned: (input: BakeModelInput) => number, does: Says): Expr<'s'> =>
     calls(
       's',
       (v) => {
         const { factor, ...heat } = heatOf(v);
         const pan = roundAs(v.length / 1000, v.width / 1000, 0.05);
         const { mass: massG, batterDensity, cakeDensity, lossShare } = v;
-        return sheetSurrogateS({ pan, massG, batterDensity, cakeDensity, lossShare, ...heat }) * factor;
+        return reckoned({ pan, massG, batterDensity, cakeDensity, lossShare, ...heat }) * factor;
       },
       {
         mass,
@@ -119,12 +118,15 @@ export function addSheetBake(
         batterDensity: densities.batter,
         cakeDensity: densities.cake,
         lossShare: loss,
-        ...inOven,
+        ...heatIn(inOven),
       },
-      saysAll(says`warming ${mass} (${length} × ${width})`, heatSays(inOven)),
-    ),
-  );
-  const firstLook = addFirstLook(f, time);
+      saysAll(does, heatSays(inOven)),
+    );
+  const done = addDone(f, SHEET, colourTells(formula.read.lines), {
+    inside: asks(sheetInsideS, says`warming ${mass} (${length} × ${width})`),
+    colour: asks((at) => sheetColourS(atSea(at, inOven)), says`browning ${mass} (${length} × ${width})`),
+  });
+  const firstLook = addFirstLook(f, done.time);
   const holds = oven.racks * oven.tinsPerRack;
   const atOnce = f.given(
     'sheet.atOnce',
@@ -142,5 +144,5 @@ export function addSheetBake(
     toC,
     until,
   });
-  return { oven: inOven, time, firstLook, turnaround: addTurnaround(f, oven), atOnce, loads, cool };
+  return { oven: inOven, ...done, firstLook, turnaround: addTurnaround(f, oven), atOnce, loads, cool };
 }

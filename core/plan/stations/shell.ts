@@ -17,7 +17,7 @@ import { CAVITY_SHAPES } from '../../piece';
 import { COAT, PATCH } from '../../process/coat.table';
 import type { Pot } from '../emitted';
 import type { PlanFigures } from '../figures';
-import { addCoatDensity, addDripShare, addPotCount, addThinner, potsOf } from './coat';
+import { addCoatDensity, addDripShare, addPotCount, addChocolate, addThinner, potsOf } from './coat';
 import { COAT_WORDS, SHELL } from './coat.words';
 import type { Supplied } from './count';
 import type { CountedLot } from './lots';
@@ -204,6 +204,7 @@ export function addMelts(
       plus(times(count, shell.perPiece), shell.poured),
       { pin: { min: 0, max: 1_000_000 } },
     );
+    const thinner = addThinner(f, pot, melt, line.thinnedShare);
     return {
       kind,
       formulaId: kind === line.kind ? (line.coatFormulaId ?? null) : null,
@@ -213,7 +214,9 @@ export function addMelts(
       coat: null,
       melt,
       saved: null,
-      thinner: addThinner(f, pot, melt, line.thinnedShare),
+      spooned: false,
+      thinner,
+      chocolate: addChocolate(f, pot, melt, thinner),
     };
   });
   return { total, patching, pots };

@@ -12,7 +12,7 @@ import {
   type WellShape,
 } from '../../piece';
 import type { BaseLayer, Fill, TinDoc } from '../../model/documents';
-import { BAKE_LOSS, FINISHES, TIN_RULER_MM } from '../../process/batter.table';
+import { FINISHES, TIN_RULER_MM, WELL_SIZES, bakeLossStart } from '../../process/batter.table';
 import type { KnownFormula } from '../context';
 import type { PlanFigures } from '../figures';
 import { addDensities, batterScopes, type Densities } from './batch';
@@ -105,11 +105,11 @@ function addHollow(f: PlanFigures, tin: TinDoc, shape: WellShape): Pick<WellPart
 
 /** Bake loss by the size of the well: the kitchen may know it for the tin, or for the batter. */
 function addWellLoss(f: PlanFigures, tin: TinDoc, volumeMl: number, formula: KnownFormula): Ref<'share'> {
-  const size = BAKE_LOSS.find(({ belowMl }) => volumeMl < belowMl);
+  const size = WELL_SIZES.find(({ belowMl }) => volumeMl < belowMl);
   if (!size) throw new Error('invariant: the last class of wells has no end');
   return f.believe(PARAMS.bakeLoss, {
     of: [scopeOf('tin', tin.id), ...batterScopes(formula).slice(0, 1), scopeOf('size', size.name)],
-    start: size.loss,
+    start: bakeLossStart(volumeMl),
     sentence: WELL.loss(size.name),
   });
 }

@@ -19,6 +19,8 @@ export interface Body {
   readonly linkFrom: Int32Array;
   readonly linkTo: Int32Array;
   readonly linkM: Float64Array;
+  /** 1 where one cell lies above the other, 0 where they lie side by side. */
+  readonly linkUpright: Uint8Array;
   /** Patches of surface: cell, face, area, and distance from the middle of the cell's material. */
   readonly patchCell: Int32Array;
   readonly patchFace: readonly Face[];
@@ -45,6 +47,7 @@ interface Link {
   readonly a: number;
   readonly b: number;
   readonly lengthM: number;
+  readonly upright: boolean;
 }
 
 /** Slices of a layer over which radius and surface are summed. */
@@ -83,12 +86,12 @@ export function cutBody(profile: Profile, nr: number, nz: number): Body {
     }
   }
   const links: Link[] = [];
-  const link = (from: number, to: number, areaM2: number) => {
+  const link = (from: number, to: number, areaM2: number, upright: boolean) => {
     const a = index.get(from);
     const b = index.get(to);
     if (a === undefined || b === undefined || areaM2 <= 0) return;
     const [one, other] = [cells[a] as Cell, cells[b] as Cell];
-    links.push({ a, b, lengthM: areaM2 / Math.hypot(one.rM - other.rM, one.zM - other.zM) });
+    links.push({ a, b, upright, lengthM: areaM2 / Math.hypot(one.rM - other.rM, one.zM - other.zM) });
   };
   for (let j = 0; j < nz; j += 1) {
     for (let i = 0; i < nr; i += 1) {
@@ -98,10 +101,11 @@ export function cutBody(profile: Profile, nr: number, nz: number): Body {
           here,
           here + 1,
           2 * Math.PI * radiusAt(i + 1) * insideLength(radiusM, holeM, radiusAt(i + 1), j * dz, dz),
+          false,
         );
       if (j + 1 < nz) {
         const [inner, outer] = [holeM((j + 1) * dz), radiusM((j + 1) * dz)];
-        link(here, here + nr, ringArea(Math.max(radiusAt(i), inner), Math.min(radiusAt(i + 1), outer)));
+        link(here, here + nr, ringArea(Math.max(radiusAt(i), inner), Math.min(radiusAt(i + 1), outer)), true);
       }
     }
   }
@@ -117,6 +121,7 @@ function listed(cells: readonly Cell[], links: readonly Link[]): Body {
     linkFrom: Int32Array.from(links, (item) => item.a),
     linkTo: Int32Array.from(links, (item) => item.b),
     linkM: Float64Array.from(links, (item) => item.lengthM),
+    linkUpright: Uint8Array.from(links, (item) => (item.upright ? 1 : 0)),
     patchCell: Int32Array.from(patches, (patch) => patch.cell),
     patchFace: patches.map((patch) => patch.face),
     patchM2: Float64Array.from(patches, (patch) => patch.areaM2),

@@ -24,15 +24,24 @@ export interface HeatProblem {
   readonly startC: number;
   /** Time step, s. */
   readonly stepS: number;
-  /** Stop once this is true of the coldest and the mean temperature, or at `mostS`. */
-  readonly until: (coldestC: number, meanC: number) => boolean;
+  /** Stop once this is true of a moment, or at `mostS`. */
+  readonly until: (moment: HeatMoment) => boolean;
   readonly mostS: number;
+  /**
+   * Height as a share of the body's own, by its mean temperature, °C, for a body that rises as it warms; 1 if left out.
+   * Every cell keeps its mass: heat is held by the volumes of the body as it stands at its full height.
+   */
+  readonly heightShare?: (meanC: number) => number;
+  /** Conductance of the outermost crust, W/m²K, between the cells beneath it and the surface itself; the cells' own if left out. */
+  readonly crust?: number;
 }
 
 export interface HeatMoment {
   readonly timeS: number;
   readonly coldestC: number;
   readonly meanC: number;
+  /** Mean temperature of the top surface itself, °C. */
+  readonly topC: number;
 }
 
 export interface HeatSolution {
@@ -54,17 +63,19 @@ const SETTLED_K = 2e-3;
  * conserved once the step has settled. Unconditionally stable; first order in the step.
  */
 export function solveHeat(problem: HeatProblem): HeatSolution {
-  const { body, material, startC, stepS, until, mostS } = problem;
+  const { body, material, startC, stepS, until, mostS, heightShare } = problem;
   const n = body.cells;
   const work = newWork(problem);
   const old = new Float64Array(n).fill(startC);
   const now = old.slice();
   const startJ = heldJ(body, material, old);
-  const moments: HeatMoment[] = [{ timeS: 0, coldestC: startC, meanC: startC }];
+  const moments: HeatMoment[] = [{ timeS: 0, coldestC: startC, meanC: startC, topC: startC }];
+  let meanC = startC;
   let inJ = 0;
   let timeS = 0;
   while (timeS < mostS) {
     for (let i = 0; i < n; i += 1) work.oldJ[i] = material.enthalpy(old[i] as number);
+    if (heightShare) raise(work, body, heightShare(meanC));
     let change = Infinity;
     for (let round = 0; round < MOST_ROUNDS && change > SETTLED_K; round += 1) {
       stepOnce(problem, work, old, now);
@@ -75,7 +86,7 @@ export function solveHeat(problem: HeatProblem): HeatSolution {
         now[i] = next;
       }
     }
-    inJ += stepS * inflowW(problem, now);
+    inJ += stepS * inflowW(problem, work, now);
     timeS += stepS;
     let coldestC = Infinity;
     let sum = 0;
@@ -84,10 +95,11 @@ export function solveHeat(problem: HeatProblem): HeatSolution {
       coldestC = Math.min(coldestC, t);
       sum += (body.volumeM3[i] as number) * t;
     }
-    const meanC = sum / body.totalM3;
-    moments.push({ timeS, coldestC, meanC });
+    meanC = sum / body.totalM3;
+    const moment = { timeS, coldestC, meanC, topC: topSurfaceC(problem, work, now) };
+    moments.push(moment);
     old.set(now);
-    if (until(coldestC, meanC)) break;
+    if (until(moment)) break;
   }
   return { moments, cellsC: now, inJ, gainedJ: heldJ(body, material, now) - startJ };
 }
@@ -101,6 +113,10 @@ interface Work {
   /** Air and coefficient of every patch. */
   readonly patchAirC: Float64Array;
   readonly patchCoefficient: Float64Array;
+  /** The body's lengths and areas at the height that it has risen to. */
+  readonly linkM: Float64Array;
+  readonly patchM2: Float64Array;
+  readonly patchDistanceM: Float64Array;
 }
 
 function newWork({ body, faces }: HeatProblem): Work {
@@ -111,7 +127,38 @@ function newWork({ body, faces }: HeatProblem): Work {
     oldJ: new Float64Array(body.cells),
     patchAirC: Float64Array.from(body.patchFace, (face) => faces[face].airC),
     patchCoefficient: Float64Array.from(body.patchFace, (face) => faces[face].coefficient),
+    linkM: body.linkM.slice(),
+    patchM2: body.patchM2.slice(),
+    patchDistanceM: body.patchDistanceM.slice(),
   };
+}
+
+/** Sets lengths and areas to a share of the full height: what lies flat gets nearer, what stands upright smaller. */
+function raise({ linkM, patchM2, patchDistanceM }: Work, body: Body, share: number): void {
+  for (let l = 0; l < linkM.length; l += 1) {
+    const full = body.linkM[l] as number;
+    linkM[l] = body.linkUpright[l] === 1 ? full / share : full * share;
+  }
+  for (let p = 0; p < patchM2.length; p += 1) {
+    const side = body.patchFace[p] === 'side';
+    patchM2[p] = (body.patchM2[p] as number) * (side ? share : 1);
+    patchDistanceM[p] = (body.patchDistanceM[p] as number) * (side ? 1 : share);
+  }
+}
+
+/** Mean temperature of the top surface, between what the cells beneath it hold and the air above. */
+function topSurfaceC({ body, material, faces, crust }: HeatProblem, work: Work, t: Float64Array): number {
+  const { airC, coefficient } = faces.top;
+  let [sum, area] = [0, 0];
+  for (let p = 0; p < body.patchFace.length; p += 1) {
+    if (body.patchFace[p] !== 'top') continue;
+    const tC = t[body.patchCell[p] as number] as number;
+    const inner = crust ?? material.conductivity(tC) / (work.patchDistanceM[p] as number);
+    const m2 = work.patchM2[p] as number;
+    sum += (m2 * (inner * tC + coefficient * airC)) / (inner + coefficient);
+    area += m2;
+  }
+  return area === 0 ? NaN : sum / area;
 }
 
 function heldJ(body: Body, material: Material, t: Float64Array): number {
@@ -126,14 +173,14 @@ function patchConductance(areaM2: number, distanceM: number, k: number, coeffici
   return coefficient <= 0 ? 0 : areaM2 / (distanceM / k + 1 / coefficient);
 }
 
-function inflowW({ body, material, faces }: HeatProblem, t: Float64Array): number {
+function inflowW({ body, material, faces }: HeatProblem, work: Work, t: Float64Array): number {
   let sum = 0;
   for (let p = 0; p < body.patchFace.length; p += 1) {
     const tC = t[body.patchCell[p] as number] as number;
     const { airC, coefficient } = faces[body.patchFace[p] as Face];
     const k = material.conductivity(tC);
     sum +=
-      patchConductance(body.patchM2[p] as number, body.patchDistanceM[p] as number, k, coefficient) *
+      patchConductance(work.patchM2[p] as number, work.patchDistanceM[p] as number, k, coefficient) *
       (airC - tC);
   }
   return sum;
@@ -165,18 +212,18 @@ function stepOnce(
   }
   for (let p = 0; p < patchAirC.length; p += 1) {
     const i = body.patchCell[p] as number;
-    const area = body.patchM2[p] as number;
-    const distance = body.patchDistanceM[p] as number;
+    const area = work.patchM2[p] as number;
+    const distance = work.patchDistanceM[p] as number;
     const g = patchConductance(area, distance, conductivity[i] as number, patchCoefficient[p] as number);
     cells[i * stride] = (cells[i * stride] as number) + g;
     right[i] = (right[i] as number) + g * (patchAirC[p] as number);
   }
-  for (let l = 0; l < body.linkM.length; l += 1) {
+  for (let l = 0; l < work.linkM.length; l += 1) {
     const a = body.linkFrom[l] as number;
     const b = body.linkTo[l] as number;
     const ka = conductivity[a] as number;
     const kb = conductivity[b] as number;
-    const g = ((body.linkM[l] as number) * 2 * ka * kb) / (ka + kb);
+    const g = ((work.linkM[l] as number) * 2 * ka * kb) / (ka + kb);
     cells[a * stride] = (cells[a * stride] as number) + g;
     cells[b * stride] = (cells[b * stride] as number) + g;
     cells[a * stride + b - a] = (cells[a * stride + b - a] as number) - g;

@@ -154,7 +154,7 @@ describe('the solver', () => {
     },
     startC: 21,
     stepS: 10,
-    until: (coldest) => coldest >= 97,
+    until: ({ coldestC }) => coldestC >= 97,
     mostS: 7200,
     ...over,
   });

@@ -1,4 +1,4 @@
-import { couplingShare, ratingFromTestW } from '../microwave';
+import { coreWaitS, couplingShare, ratingFromTestW, steamShare } from '../microwave';
 import { MICROWAVE } from '../microwave.table';
 
 export interface MicrowaveInput {
@@ -13,6 +13,8 @@ export interface MicrowaveInput {
   /** Power setting as a share of full, 0.1 to 1: the magnetron cycles, and energy goes with the share. */
   readonly setting: number;
   readonly startC: number;
+  /** How far the middle lies from where waves get in, mm; nearer than they reach if left out. */
+  readonly middleMm?: number;
 }
 
 export interface TimeRange {
@@ -32,8 +34,9 @@ export function microwaveTime(input: MicrowaveInput): TimeRange {
     throw new Error('invariant: something turns, and the oven is on');
   const loadG = massG * count;
   const warmJ = loadG * MICROWAVE.heatCapacity * Math.max(MICROWAVE.doneC - startC, 0);
-  const steamJ = loadG * MICROWAVE.evaporated.value * MICROWAVE.latent;
-  return ranged((warmJ + steamJ) / (ratingW(input) * setting * couplingShare(loadG)));
+  const steamJ = loadG * steamShare(massG) * MICROWAVE.latent;
+  const wait = coreWaitS(input.middleMm ?? 0, setting);
+  return ranged((warmJ + steamJ) / (ratingW(input) * setting * couplingShare(loadG)) + wait);
 }
 
 function ratingW({ ratedW, absorbedW }: MicrowaveInput): number {

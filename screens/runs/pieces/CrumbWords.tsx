@@ -189,7 +189,7 @@ function PartWords({
           microwaveId: microwave?.id ?? '',
           crumb: 'moist',
           trimShare: 0,
-          eggs: 'nearest',
+          eggs: 'follow',
         };
       case 'leftovers':
         return { from, massG, frostingShare: 0.15, scraped: false, crumb: 'average' };

@@ -195,14 +195,26 @@ export function OvenTemperature({
 const EGGS: readonly Choice<EggMode>[] = [
   {
     value: 'follow',
-    title: 'kept whole, the rest follows',
+    title: 'whole where that costs little',
     detail:
-      'Rounded up to whole eggs and everything else with them: the formula keeps its proportions, and some batter may be over.',
+      'To the whole egg below where a portion loses under 3 %, to the one above where under 8 % is over; otherwise the last one is beaten and weighed.',
+  },
+  {
+    value: 'up',
+    title: 'the whole one above',
+    detail: 'Everything else goes up with it: the formula keeps its proportions, and some batter is over.',
+  },
+  {
+    value: 'down',
+    title: 'the whole one below',
+    detail:
+      'Everything else goes down with it: the formula keeps its proportions, and each portion is smaller.',
   },
   {
     value: 'nearest',
     title: 'to the nearest whole one',
-    detail: 'Only the eggs are rounded. Little waste; a small batch may turn out a touch richer or drier.',
+    detail:
+      'Only the eggs are rounded, so the formula’s proportions change: a small batch turns out richer or drier.',
   },
   {
     value: 'weigh',

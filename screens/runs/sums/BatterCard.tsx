@@ -63,16 +63,30 @@ function eggWords(eggs: EggChoice, decimal: '.' | ','): string {
   const change = Math.abs(eggs.used / eggs.exact - 1) * 100;
   const percent = formatNumber(change, change < 10 ? 1 : 0, decimal);
   const number = (n: number) => counted(n, 'egg');
-  switch (eggs.mode) {
-    case 'weigh':
-      return `${exact} eggs, beaten and weighed: nothing is rounded.`;
+  if (eggs.how !== 'weighed' && change < 0.05) return `Comes out at ${number(eggs.used)} exactly.`;
+  const changed = eggs.used >= eggs.exact ? 'more' : 'less';
+  switch (eggs.how) {
+    case 'weighed':
+      return eggs.mode === 'weigh'
+        ? `${exact} eggs, beaten and weighed: nothing is rounded.`
+        : `${exact} eggs: ${othersOf(eggs, decimal)} So the last one is beaten and weighed.`;
     case 'nearest':
-      return `${exact} eggs become ${number(eggs.used)}, ${percent} % ${eggs.used >= eggs.exact ? 'more' : 'less'} egg. The rest stays exact.`;
-    case 'follow':
-      return change < 0.05
-        ? `Comes out at ${number(eggs.used)} exactly.`
-        : `${exact} eggs become ${number(eggs.used)}, and everything else goes up ${percent} % with them.`;
+      return `${exact} eggs become ${number(eggs.used)}, ${percent} % ${changed} egg. The rest stays exact.`;
+    case 'even':
+      return `Comes out at ${number(eggs.used)} exactly.`;
+    case 'down':
+      return `${exact} eggs become ${number(eggs.used)}: each portion loses ${percent} %.`;
+    case 'up':
+      return `${exact} eggs become ${number(eggs.used)}, and everything else goes up ${percent} % with them.`;
   }
+}
+
+/** What the whole number below and the one above would cost. */
+function othersOf({ exact }: EggChoice, decimal: '.' | ','): string {
+  const below = Math.floor(exact);
+  const share = (used: number) => formatNumber(Math.abs(used / exact - 1) * 100, 0, decimal);
+  const up = `${counted(below + 1, 'egg')} would leave ${share(below + 1)} % over.`;
+  return below < 1 ? up : `${counted(below, 'egg')} would make portions ${share(below)} % smaller, ${up}`;
 }
 
 /** Surplus or shortfall against what was wanted, in grams and in pieces. */

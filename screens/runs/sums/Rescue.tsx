@@ -77,6 +77,17 @@ function kindsOf(plan: LinePlan, vesselId: string): Kind[] {
       bowlG: n(v, 'bowlG'),
     }));
   }
+  if (made > 1)
+    for (const [then, title] of [
+      ['bake again', 'Not all came out: bake those again'],
+      ['do without', 'Not all came out: go on without'],
+    ] as const)
+      out.push({
+        id: `some lost, ${then}`,
+        title,
+        asks: [pieces(made - 1)],
+        trouble: (v) => ({ kind: 'some lost', pieces: n(v, 'pieces'), then }),
+      });
   if (parts.cake) {
     for (const [kind, title] of [
       ['stuck', 'They stuck to the tin'],
