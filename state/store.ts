@@ -7,6 +7,7 @@ import { withBelief } from '../core/param';
 import type { NumberStyle } from '../core/quantity';
 import { createDocumentStore, kitchenIn, runIn, runKey, type Change, KITCHEN_KEY } from './documents';
 import { browserStorage } from './storage';
+import { localNow } from './time';
 
 /** Under this id stands what the lines of a run share, in place of a line's. */
 export const SHARED = 'shared';
@@ -14,6 +15,11 @@ export const SHARED = 'shared';
 /** The documents of this browser. */
 export const storage = browserStorage();
 export const useDocuments = createDocumentStore(storage);
+
+/** Begins to read what this browser keeps; where there is nothing yet, the demo is laid out for now. */
+export const readDocuments = (): void => {
+  void useDocuments.getState().hydrate(localNow(Date.now()));
+};
 
 export function useKitchen(): KitchenDoc {
   return useDocuments((state) => kitchenIn(state.docs));

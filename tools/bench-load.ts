@@ -20,6 +20,18 @@ interface Load {
   readonly kB: number;
 }
 
+/**
+ * Notes in the page itself when the first action stands there and the page is free to answer a tap: from outside, a
+ * script that asks would itself be slowed, and count.
+ */
+const WATCH = `(function look() {
+  const there = [...document.querySelectorAll('[role=button], button')].some((one) => one.textContent.trim() === 'Go on');
+  if (!there) return void requestAnimationFrame(look);
+  const free = new MessageChannel();
+  free.port1.onmessage = () => { window.answersAt = performance.now(); };
+  requestAnimationFrame(() => free.port2.postMessage(0));
+})();`;
+
 async function slowed(page: Page): Promise<void> {
   const cdp = await page.context().newCDPSession(page);
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
@@ -40,12 +52,11 @@ async function load(context: BrowserContext, base: string): Promise<Load> {
   const cdp = await context.newCDPSession(page);
   await cdp.send('Network.enable');
   cdp.on('Network.loadingFinished', ({ encodedDataLength }) => (bytes += encodedDataLength));
-  const from = Date.now();
+  await page.addInitScript({ content: WATCH });
   await page.goto(base, { waitUntil: 'commit' });
-  await page.getByRole('button', { name: 'Go on' }).waitFor({ timeout: 60_000 });
-  // Usable when a tap is answered, not when the button stands there.
-  await page.getByRole('button', { name: 'Go on' }).click({ trial: true });
-  const usableMs = Date.now() - from;
+  const answers = () => (window as unknown as { answersAt?: number }).answersAt;
+  await page.waitForFunction(answers, undefined, { timeout: 60_000, polling: 1000 });
+  const usableMs = (await page.evaluate(answers)) ?? NaN;
   const seenMs = await page.evaluate(
     () => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? NaN,
   );

@@ -1,8 +1,9 @@
 /**
- * What the bundler leaves to do: the first route's scripts asked for at once, everything kept for use without a network,
+ * What the bundler leaves to do: the entry cut into parts, everything kept for use without a network,
  * and each text compressed once, here, rather than at every request.
  */
-import { readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { generateSW } from 'workbox-build';
@@ -10,16 +11,36 @@ import { generateSW } from 'workbox-build';
 const DIST = process.argv[2] ?? 'dist';
 const SCRIPTS = '_expo/static/js/web';
 
-/** The route's layout and its screen are asked for by the entry once it runs: the page asks for them beside it. */
-function askEarly(): void {
-  const path = join(DIST, 'index.html');
-  const html = readFileSync(path, 'utf8');
-  const files = readdirSync(join(DIST, SCRIPTS)).filter((file) => file.endsWith('.js'));
-  const size = (file: string) => statSync(join(DIST, SCRIPTS, file)).size;
-  const [screen] = files.filter((file) => file.startsWith('index-')).sort((a, b) => size(b) - size(a));
-  const early = [...files.filter((file) => file.startsWith('_layout-')), ...(screen ? [screen] : [])];
-  const links = early.map((file) => `<link rel="preload" href="/${SCRIPTS}/${file}" as="script" />`).join('');
-  writeFileSync(path, html.replace('</head>', `${links}</head>`));
+/** About so many characters a part: a browser compiles one while the next still comes. */
+const PART = 350_000;
+
+/**
+ * The entry as several scripts that run in their order. The bundler writes one module a line, each taken note of as the
+ * script runs and run itself only by the last lines: so it may be cut between any two.
+ */
+function cutEntry(): void {
+  const page = join(DIST, 'index.html');
+  const html = readFileSync(page, 'utf8');
+  const tag = /<script src="\/[^"]*\/(entry-[0-9a-f]{32}\.js)" defer><\/script>/.exec(html);
+  if (!tag?.[1]) throw new Error('the page asks for its entry');
+  const path = join(DIST, SCRIPTS, tag[1]);
+  const parts: string[] = [];
+  let part = '';
+  for (const line of readFileSync(path, 'utf8').split('\n')) {
+    if (part.length > PART && line.startsWith('__d(')) {
+      parts.push(part);
+      part = '';
+    }
+    part += `${line}\n`;
+  }
+  const names = [...parts, part].map((text, i) => {
+    const name = `entry-${i + 1}-${createHash('md5').update(text).digest('hex')}.js`;
+    writeFileSync(join(DIST, SCRIPTS, name), text);
+    return name;
+  });
+  rmSync(path);
+  const tags = names.map((name) => `<script src="/${SCRIPTS}/${name}" defer></script>`).join('');
+  writeFileSync(page, html.replace(tag[0], tags));
 }
 
 /** Every file of the build, kept by the browser after the first visit; a new build waits until it is taken. */
@@ -65,7 +86,7 @@ function compress(folder: string): void {
 }
 
 async function main(): Promise<void> {
-  askEarly();
+  cutEntry();
   await keepAll();
   compress(DIST);
 }

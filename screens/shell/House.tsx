@@ -1,7 +1,6 @@
 import { useEffect, useLayoutEffect, useMemo, useState, type ReactNode } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
-import { localNow } from '../../state/time';
 import { loadPlanner } from '../../state/plans';
 import { kitchenIn } from '../../state/documents';
 import { keepForOffline } from '../../state/offline';
@@ -23,10 +22,6 @@ export function House({ children }: { readonly children: ReactNode }) {
   const ready = useDocuments((state) => state.ready);
   const [missing, setMissing] = useState(false);
   const unread = useDocuments((state) => state.unread);
-  const hydrate = useDocuments((state) => state.hydrate);
-  useEffect(() => {
-    void hydrate(localNow(Date.now()));
-  }, [hydrate]);
   // What the first picture does without comes after it.
   useEffect(() => {
     if (!ready) return undefined;
