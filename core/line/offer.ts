@@ -11,7 +11,7 @@ export interface OfferChange {
 /** What an offer does to a line. A weighed portion gives way to the one that the offer names. */
 export function takeOffer(line: Line, { count, fill, portionG }: OfferChange): LineAction {
   const actions: LineAction[] = [];
-  if (count !== undefined) actions.push(choose({ count }));
+  if (count !== undefined) actions.push(choose('batches' in line ? { count, batches: null } : { count }));
   if (fill !== undefined && 'fill' in line) actions.push(choose({ fill }));
   if (portionG !== undefined)
     actions.push(

@@ -28,7 +28,16 @@ const common = {
 };
 const pieces = (what: string) => wholeNumber(what, 0, 100_000).nullable().optional();
 
+/** So many times the formula as it is written, whatever comes of it; left out or null where a count is wanted. */
+const batches = z
+  .number()
+  .min(0.1, 'At least a tenth of it.')
+  .max(50, 'At most 50 times.')
+  .nullable()
+  .optional();
+
 const wells = {
+  batches,
   formulaId: id,
   tinId: id,
   ovenId: id,
@@ -103,6 +112,7 @@ export type CakesicleLine = z.infer<typeof cakesicleLineSchema>;
 export const mugLineSchema = z.looseObject({
   ...common,
   family: z.literal('mug'),
+  batches,
   formulaId: id,
   mugId: id,
   microwaveId: id,

@@ -189,6 +189,22 @@ describe('worked example 3: 12 minis, two thirds full, eggs to the nearest', () 
   it('accounts for every gram', () => expect(Math.abs(unaccountedG(plan))).toBeLessThan(0.1));
 });
 
+describe('the formula once as written', () => {
+  const once = planOne({ batches: 1 });
+  it('is not scaled, and gives as many as come of it, by hand: 758 × 0.97 ÷ 55 = 13', () => {
+    expect(v(once, 'scale.used')).toBe(1);
+    expect(batterOf(once).eggs).toMatchObject({ used: 3, how: 'even' });
+    expect(v(once, 'count.made')).toBe(13);
+    const { low, high } = once.figure('count.wanted');
+    expect([low, high]).toEqual([12, 13]);
+    expect(Math.abs(unaccountedG(once))).toBeLessThan(0.1);
+  });
+  it('gives twice as much batter twice, and half of it in half', () => {
+    expect(v(planOne({ batches: 2 }), 'batter.mixed')).toBeCloseTo(2 * 758, 6);
+    expect(v(planOne({ batches: 0.5 }), 'batter.mixed')).toBeCloseTo(379, 6);
+  });
+});
+
 describe('a weigh-in', () => {
   it('re-plans what comes after it and says what it costs, by hand: 812 × 0.97 ÷ 55 = 14', () => {
     const plan = planOne({ eggs: 'up', measured: { 'batter.mixed': 812 } });

@@ -11,7 +11,7 @@ import { COOLING, COOLING_MUG } from '../../process/oven.table';
 import type { RunContext } from '../context';
 import type { Shared } from '../linePlan';
 import { BAKE } from '../stations/bake.words';
-import { addBowlLoss, addLineBatch, portionAsEggsHaveIt } from '../stations/batch';
+import { addAsWritten, addBowlLoss, addLineBatch, portionAsEggsHaveIt } from '../stations/batch';
 import { addCooling } from '../stations/cool';
 import { addMade, addMinutes, addWanted, counted, type Supplied } from '../stations/count';
 import { addFinishAll, addFinishEach } from '../stations/finish';
@@ -40,16 +40,14 @@ export function toBatter(run: RunContext, line: MugLine, sampling: Sampling | nu
   const mug = run.thing('mug', line.mugId);
   const microwave = run.thing('microwave', line.microwaveId);
   const f = lineFigures(run, line, {}, sampling);
-  const wanted = addWanted(f, line.count, MANY.mug);
   const part = addMug(f, mug, formula, line.fill, kitchen.scaleStepG);
   const scoop = addScoops(f, kitchen, 'a mug', method, part.portion, part.densities.batter);
   const bowlLoss = addBowlLoss(f);
-  const needed = f.sum(
-    'batter.needed',
-    MUG.needed,
-    'g',
-    over(times(wanted, part.portion), without(bowlLoss)),
-  );
+  const asWritten = line.batches ? addAsWritten(f, formula, line.batches, bowlLoss, part.portion, 1) : null;
+  const wanted = asWritten?.comes ?? addWanted(f, line.count, MANY.mug);
+  const needed =
+    asWritten?.needed ??
+    f.sum('batter.needed', MUG.needed, 'g', over(times(wanted, part.portion), without(bowlLoss)));
   return {
     run,
     line,

@@ -8,7 +8,7 @@ import type { PlanFigures } from '../figures';
 import { finishOf } from '../finish';
 import type { Shared } from '../linePlan';
 import { addBake, addCakes } from '../stations/bake';
-import { addBowlLoss, addLineBatch, portionAsEggsHaveIt } from '../stations/batch';
+import { addAsWritten, addBowlLoss, addLineBatch, portionAsEggsHaveIt } from '../stations/batch';
 import { BATCH } from '../stations/batch.words';
 import { addBallOf, addSurface } from '../stations/coat';
 import { addWanted, type Supplied } from '../stations/count';
@@ -54,15 +54,20 @@ export function toBatter(
   const f = lineFigures(run, line, { 'well.volume': tin.wellMl }, sampling);
   const well = addWell(f, tin, formula, line.fill, line.baseLayer ?? null, kitchen.scaleStepG);
   const scoop = addScoops(f, kitchen, 'a well', method, well.portion, well.densities.batter);
-  const wanted = addWanted(f, line.count, how.many);
-  const wantedWells = addWellsWanted(f, wanted, how.spareHalves);
   const bowlLoss = addBowlLoss(f);
-  const needed = f.sum(
-    'batter.needed',
-    BATCH.needed(how.many.toLowerCase()),
-    'g',
-    over(times(wantedWells.wells, well.portion), without(bowlLoss)),
-  );
+  const asWritten = line.batches
+    ? addAsWritten(f, formula, line.batches, bowlLoss, well.portion, how.spareHalves === null ? 1 : 2)
+    : null;
+  const wanted = asWritten?.comes ?? addWanted(f, line.count, how.many);
+  const wantedWells = addWellsWanted(f, wanted, asWritten && how.spareHalves !== null ? 0 : how.spareHalves);
+  const needed =
+    asWritten?.needed ??
+    f.sum(
+      'batter.needed',
+      BATCH.needed(how.many.toLowerCase()),
+      'g',
+      over(times(wantedWells.wells, well.portion), without(bowlLoss)),
+    );
   return {
     run,
     line,

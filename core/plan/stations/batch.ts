@@ -1,5 +1,5 @@
 import type { EggMode, Line } from '../../model/documents';
-import { AS_IT_IS, over, plus, times, totalOf, type Ref } from '../../figure';
+import { AS_IT_IS, over, plus, times, totalOf, type Ref, without } from '../../figure';
 import type { WeighedLine } from '../../formula';
 import { settleEggs } from '../../formula/wholeEggs';
 import { PARAMS, scopeOf, type Scope } from '../../param';
@@ -139,6 +139,9 @@ const EGGS_DECIDED = {
   weighed: AS_IT_IS,
 } as const;
 
+/** Portions run on the heavy or the light side by so much, as a share. Basis: typical of a scoop or a spoon. */
+const UNEVEN = 0.04;
+
 /** Further than this from a whole one, as a share, and a yolk or a white is weighed, however the eggs themselves go. */
 const WHOLE_ENOUGH = 0.05;
 
@@ -196,6 +199,50 @@ export function addLineBatch(
     othersG: others.get(formula.doc.id) ?? 0,
     mixed: { id: 'batter.mixed', label: BATCH.inTheBowl },
   });
+}
+
+/** A bowl that is made as written so many times, and how many pieces come of it. */
+export interface AsWritten {
+  readonly needed: Ref<'g'>;
+  readonly comes: Ref<'pieces'>;
+}
+
+/**
+ * The formula made so many times as it is written. What comes of it has a range from how even the portions are.
+ * @param wellsEach wells or mugs that a piece takes
+ */
+export function addAsWritten(
+  f: PlanFigures,
+  { doc, read }: KnownFormula,
+  times_: number,
+  bowlLoss: Ref<'share'>,
+  portion: Ref<'g'>,
+  wellsEach: number,
+): AsWritten {
+  const massG = read.massG + (doc.parts ?? []).reduce((sum, part) => sum + part.massG, 0);
+  const one = f.root({
+    id: 'batches.each',
+    words: BATCH.formula(doc.name),
+    unit: 'g',
+    value: massG,
+    spread: read.spreadG,
+    basis: read.weighed.basis,
+  });
+  const batches = f.given('batches', BATCH.batches, 'times', times_, 'stated');
+  const needed = f.sum('batter.needed', BATCH.asWritten, 'g', times(batches, one), { decide: AS_IT_IS });
+  const even = f.root({
+    id: 'portion.evenness',
+    words: BATCH.evenness,
+    unit: 'times',
+    value: 1,
+    spread: UNEVEN,
+    basis: 'typical',
+  });
+  const each = times(wellsEach, times(portion, even));
+  const comes = f.sum('count.wanted', BATCH.comes, 'pieces', over(times(needed, without(bowlLoss)), each), {
+    whole: 'floor',
+  });
+  return { needed, comes };
 }
 
 /** What goes into a well or a mug once it is known how many eggs are broken; what somebody has weighed stands. */

@@ -11,6 +11,16 @@ export const BATCH = {
     'For other lines of this run',
     'The same formula is asked for elsewhere in this run: it is mixed once, and eggs are rounded once.',
   ),
+  batches: words('Times the formula as written', 'As chosen.'),
+  asWritten: words('Batter as written', 'The formula, as many times as it is made.'),
+  evenness: words(
+    'Evenness of the portions',
+    'Portions by scoop or spoon run a little heavy or light; weighed ones less.',
+  ),
+  comes: words(
+    'As many as come of it',
+    'The batter that the bowl gives up, in portions of this size. Heavy portions make fewer.',
+  ),
   exact: words('Scale, exactly', 'How many times the formula as written this run needs.'),
   scale: (how: EggsSettled['how'] | null) =>
     words(

@@ -4,7 +4,7 @@ import { showText } from '../../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../../state/store';
 
 import { ChoiceValue, Words, type Choice } from '../../../ui/sentence';
-import { CountField, EggField, FormulaField, ThingField, type LineProps } from './fields';
+import { CountField, BatchesField, EggField, FormulaField, ThingField, type LineProps } from './fields';
 
 import { FillingWords, FrostingWords } from './finish';
 
@@ -107,6 +107,7 @@ export function MugWords({ line, set }: LineProps<MugLine>) {
         onChoose={(setting) => set('Power', { setting: Number(setting) })}
         after=","
       />
+      <BatchesField value={line.batches} onChoose={(batches) => set('How much is made', { batches })} />
       <EggField value={line.eggs} onChoose={(eggs) => set('Eggs', { eggs })} />
       <FillingWords
         filling={line.filling}

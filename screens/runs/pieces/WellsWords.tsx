@@ -6,6 +6,7 @@ import { useKitchen, useNumberStyle } from '../../../state/store';
 import { NumberSheet } from '../../../ui/numberSheet';
 import { ChoiceValue, Words, type Choice } from '../../../ui/sentence';
 import {
+  BatchesField,
   CountField,
   EggField,
   FormulaField,
@@ -158,6 +159,7 @@ function BakedInWells<L extends WellsLine>({ line, set }: Pick<LineProps<L>, 'li
         onChoose={(value) => set('Loads', { maxLoads: value === 'any' ? null : Number(value) })}
         after=","
       />
+      <BatchesField value={line.batches} onChoose={(batches) => set('How much is made', { batches })} />
       <EggField value={line.eggs} onChoose={(eggs) => set('Eggs', { eggs })} />
     </>
   );

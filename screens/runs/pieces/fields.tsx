@@ -44,9 +44,11 @@ export function CountField({
   line,
   set,
 }: {
-  readonly line: { readonly count: number };
+  readonly line: { readonly count: number; readonly batches?: number | null | undefined };
   readonly set: (label: string, over: { count: number }) => void;
 }) {
+  // As written, the batter says how many.
+  if (line.batches) return <Words>As many as come of it:</Words>;
   return (
     <NumberValue
       testID="value-count"
@@ -222,6 +224,44 @@ const EGGS: readonly Choice<EggMode>[] = [
     detail: 'Exactly what the scale asks for. Beat one egg more than needed and weigh it in.',
   },
 ];
+
+const BATCHES: readonly Choice<string>[] = [
+  { value: 'count', title: 'to the count', detail: 'The formula is scaled to as many as are wanted.' },
+  { value: '0.5', title: 'as half the formula', detail: 'Half of it as written; as many as come of it.' },
+  { value: '1', title: 'as the formula once', detail: 'Once as written; as many as come of it.' },
+  { value: '2', title: 'as the formula twice', detail: 'Twice as written; as many as come of it.' },
+  {
+    value: '3',
+    title: 'as the formula three times',
+    detail: 'Three times as written; as many as come of it.',
+  },
+];
+
+/** Scaled to a count, or made as written so many times. */
+export function BatchesField({
+  value,
+  onChoose,
+}: {
+  readonly value: number | null | undefined;
+  readonly onChoose: (batches: number | null) => void;
+}) {
+  const chosen = value ? String(value) : 'count';
+  return (
+    <>
+      <Words>made</Words>
+      <ChoiceValue
+        testID="value-batches"
+        label="How much is made"
+        title="How much is made"
+        value={chosen}
+        text={BATCHES.find((choice) => choice.value === chosen)?.title ?? `as ${chosen} times the formula`}
+        choices={BATCHES}
+        onChoose={(choice) => onChoose(choice === 'count' ? null : Number(choice))}
+        after=","
+      />
+    </>
+  );
+}
 
 export function EggField({
   value,

@@ -22,14 +22,15 @@ export function HowManyCard({ run, plan }: Part) {
   const { carnelian } = useTokens();
   const limiting = plan.limits.find((limit) => limit.limiting);
   const made = plan.parts.count.made.value;
-  const wanted = plan.line.count;
+  const wanted = plan.parts.count.wanted.value;
+  const asWritten = plan.has('batches');
   return (
     <Card title="How many">
       <FigureView
         {...of}
         figure={plan.figure(plan.parts.count.made.id)}
         size="hero"
-        label={made < wanted ? `Made, of ${wanted} wanted` : 'Made, as wanted'}
+        label={asWritten ? 'Come of it' : made < wanted ? `Made, of ${wanted} wanted` : 'Made, as wanted'}
       />
       {plan.limits.map((limit) => (
         <View key={limit.supply}>
