@@ -70,11 +70,11 @@ export const POPS: readonly PopLine[] = [
       }),
       lot({
         id: 'lot-white',
-        name: 'White with sprinkles',
+        name: 'White with pearl sugar',
         count: 12,
         coat: 'white',
         nutFree: true,
-        toppings: [{ by: 'cover', what: 'sprinkles', cover: 'sprinkles', share: 0.4 }],
+        toppings: [{ by: 'cover', what: 'pearl sugar', cover: 'sprinkles', share: 0.4 }],
       }),
     ],
   },

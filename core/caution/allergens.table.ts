@@ -35,6 +35,7 @@ export const CHOCOLATE_ALLERGENS: Readonly<Record<ChocolateKind, readonly Allerg
 
 export const ALLERGEN_NAMES: Readonly<Record<Allergen, string>> = {
   gluten: 'gluten',
+  wheat: 'wheat',
   egg: 'egg',
   milk: 'milk',
   nuts: 'nuts',
@@ -42,4 +43,17 @@ export const ALLERGEN_NAMES: Readonly<Record<Allergen, string>> = {
   soya: 'soya',
   sesame: 'sesame',
   sulphite: 'sulphite',
+  fish: 'fish',
+  crustaceans: 'crustaceans',
+  molluscs: 'molluscs',
+  celery: 'celery',
+  mustard: 'mustard',
+  lupin: 'lupin',
+  unknown: 'what a packet holds that is not known: read it',
 };
+
+/** As people read them: wheat is named with the gluten that it brings. */
+export const allergenNames = (allergens: readonly Allergen[]): string[] =>
+  allergens
+    .filter((one) => one !== 'wheat' || !allergens.includes('gluten'))
+    .map((one) => (one === 'gluten' && allergens.includes('wheat') ? 'gluten (wheat)' : ALLERGEN_NAMES[one]));

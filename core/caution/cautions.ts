@@ -1,7 +1,7 @@
 import type { Family } from '../model/documents';
 import type { Frosting } from '../process/frost.table';
 import type { Allergen, ReadLine, Role } from '../quantity';
-import { ALLERGEN_NAMES } from './allergens.table';
+import { allergenNames } from './allergens.table';
 import type { Part } from './keeping';
 
 export type CautionPlace =
@@ -135,7 +135,7 @@ const RULES: readonly Rule[] = [
     'gather',
     ({ allergens }) => allergens.length > 0,
     ({ allergens }) =>
-      `Contains ${list(allergens.map((a) => ALLERGEN_NAMES[a]))}, as far as the lines tell. Read the packets, and say so to whoever eats. Local food law decides what a label must list.`,
+      `Contains ${list(allergenNames(allergens))}, as far as the lines tell. Read the packets, and say so to whoever eats. Local food law decides what a label must list.`,
   ),
   rule(
     'alcohol',

@@ -19,6 +19,7 @@ describe('a formula read back', () => {
       'gluten',
       'milk',
       'nuts',
+      'wheat',
     ]);
   });
 

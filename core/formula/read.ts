@@ -1,5 +1,6 @@
 import { MAX_FORMULA_LINES, type FormulaDoc, type KitchenDoc } from '../model/documents';
 import {
+  allergensTold,
   readLine,
   type Allergen,
   type Fault,
@@ -129,7 +130,7 @@ function read(doc: Written, own: OwnMeasures | undefined, readings: Readings | n
       : readLine(raw, doc.measures, takenFor, own);
   });
   const readable = lines.filter((line) => line.status === 'read');
-  const allergens = new Set(lines.flatMap((line) => line.ingredient?.allergens ?? []));
+  const allergens = new Set(lines.flatMap(allergensOf));
   const beyond = written.slice(MAX_FORMULA_LINES).filter((line) => line.trim() !== '').length;
   const tooLong: Fault[] =
     beyond > 0
@@ -167,4 +168,10 @@ export function guessMeasures(text: string): Measures {
   if (/\b(stick|sticks|all-purpose|fl oz|quart)\b/i.test(text) || /\d\s*(oz|lb)\b/i.test(text)) return 'us';
   if (/\bcups?\b/i.test(text) && !/\b(dl|caster|icing sugar|bicarb|plain flour)\b/i.test(text)) return 'us';
   return 'metric';
+}
+
+/** What a line holds, by its own words; by what it was read as where they tell nothing. */
+function allergensOf({ raw, ingredient }: ReadLine): readonly Allergen[] {
+  const { of, told } = allergensTold(raw);
+  return told ? of : (ingredient?.allergens ?? []);
 }

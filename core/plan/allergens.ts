@@ -1,7 +1,7 @@
 import { BINDER_ALLERGENS, CHOCOLATE_ALLERGENS, FROSTING_ALLERGENS } from '../caution/allergens.table';
 import type { BinderChoice, CrumbPart, FillingChoice, FrostingChoice } from '../model/documents';
 import type { ChocolateKind } from '../model/kinds';
-import { ingredientsNamedIn, type Allergen } from '../quantity';
+import { allergensTold, ingredientsNamedIn, type Allergen } from '../quantity';
 import type { RunContext } from './context';
 import type { FinishedLot } from './stations/lots';
 
@@ -10,8 +10,12 @@ export function formulaAllergens(run: RunContext, id: string): readonly Allergen
   return [...new Set([...run.madeOf(id)].flatMap((one) => [...run.formula(one).read.allergens]))];
 }
 
-const ofWords = (what: string): Allergen[] =>
-  ingredientsNamedIn(what).flatMap(({ ingredient }) => [...(ingredient.allergens ?? [])]);
+const ofWords = (what: string): Allergen[] => {
+  const { of, told } = allergensTold(what);
+  return told
+    ? [...of]
+    : ingredientsNamedIn(what).flatMap(({ ingredient }) => [...(ingredient.allergens ?? [])]);
+};
 
 /** What a piece holds before its toppings: formulas, bought things by their kind, and what is only named. */
 export interface Contents {
@@ -25,7 +29,7 @@ export interface Contents {
 }
 
 /** What cake or biscuit from elsewhere is taken to hold. */
-const BOUGHT_CAKE = ['plain flour', 'butter'] as const;
+const BOUGHT_CAKE = ['cake crumbs'] as const;
 
 export function contentAllergens(run: RunContext, contents: Contents): Allergen[] {
   const { filling, frosting, binder } = contents;

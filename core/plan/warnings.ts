@@ -25,6 +25,8 @@ export function nutWarnings(lots: readonly Lot[], planned: readonly LotPlan[]): 
         const holds = nutsIn(own.allergens).map((one) => ALLERGEN_NAMES[one]);
         return [warning({ code: 'nut promise broken', lot: lot.name, holds })];
       }
+      const unsure = planned.find(({ id, allergens }) => id === lot.id && allergens.includes('unknown'));
+      if (unsure) return [warning({ code: 'nut promise not known', lot: lot.name })];
       return nutty.length === 0 ? [] : [warning({ code: 'nuts beside', lot: lot.name })];
     });
 }

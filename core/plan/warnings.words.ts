@@ -30,6 +30,7 @@ export type WarningCase =
   | { readonly code: 'groups uneven'; readonly groups: readonly number[] }
   | { readonly code: 'low power' }
   | { readonly code: 'nut promise broken'; readonly lot: string; readonly holds: readonly string[] }
+  | { readonly code: 'nut promise not known'; readonly lot: string }
   | { readonly code: 'nuts beside'; readonly lot: string }
   | { readonly code: 'nuts share bowl'; readonly lot: string; readonly bowl: string }
   | { readonly code: 'nuts share vessel'; readonly lot: string }
@@ -126,6 +127,11 @@ function warningWords(why: WarningCase): Fault {
       return {
         fault: `"${why.lot}" is promised free of nuts and holds ${why.holds.join(' and ')}.`,
         mend: 'Take the nuts out of cake, binder, coat and topping, or take the promise back.',
+      };
+    case 'nut promise not known':
+      return {
+        fault: `"${why.lot}" is promised free of nuts, and something in it comes from a packet or from elsewhere.`,
+        mend: 'Read every packet, and ask where leftover cake came from, before the promise is given.',
       };
     case 'nuts beside':
       return {

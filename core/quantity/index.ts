@@ -14,6 +14,7 @@ export {
 } from './format';
 export type { NumberStyle, Shown } from './format';
 export { ingredientsNamedIn } from './ingredientName';
+export { allergensIn, allergensTold } from './allergens';
 export { INGREDIENTS, ingredientOf } from './ingredients.table';
 export type { Allergen, Ingredient, Role } from './ingredients.table';
 export { readLine } from './line';

@@ -23,8 +23,9 @@ export type Role =
   | 'chocolate'
   | 'other';
 
-/** The EU list of fourteen, as far as this table meets them. */
-export type Allergen = 'gluten' | 'egg' | 'milk' | 'nuts' | 'peanut' | 'soya' | 'sesame' | 'sulphite';
+import type { Allergen } from './allergens.table';
+
+export type { Allergen };
 
 export interface Ingredient {
   readonly key: string;

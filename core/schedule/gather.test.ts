@@ -77,7 +77,7 @@ describe('gathering a run', () => {
       sharedNutWarnings(run, whole)
         .map(({ fault }) => fault)
         .join(),
-    ).toMatch(/White with sprinkles/);
+    ).toMatch(/White with pearl sugar/);
     const apart = changed((line) => (line.id === 'cubes-dipped' ? { ...line, lots: [] } : line));
     expect(sharedNutWarnings(apart, planWhole({ ...EVENING, run: apart }))).toEqual([]);
   });

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { ALLERGEN_NAMES } from '../../core/caution/allergens.table';
+import { allergenNames } from '../../core/caution/allergens.table';
 import { substitutionsFor, type Substitution } from '../../core/formula/substitute';
 import { inStyle, type ReadLine } from '../../core/quantity';
 import { useNumberStyle } from '../../state/store';
@@ -19,7 +19,7 @@ export function Substitutes({
   const { line: edge, warn } = useTokens();
   const found = substitutionsFor(line);
   if (found.length === 0) return null;
-  const names = (list: Substitution['gains']) => list.map((one) => ALLERGEN_NAMES[one]).join(', ');
+  const names = (list: Substitution['gains']) => allergenNames(list).join(', ');
   return (
     <View style={{ gap: space(1) }}>
       <Strong>In its place</Strong>

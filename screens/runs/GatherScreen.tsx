@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { ALLERGEN_NAMES } from '../../core/caution/allergens.table';
+import { allergenNames } from '../../core/caution/allergens.table';
 import type { RunDoc } from '../../core/model/documents';
 import { bowlsOf, tickKey, ticksOf, withTicks } from '../../core/plan/bowls';
 import { coldFaults } from '../../core/schedule/cold';
@@ -155,10 +155,8 @@ function First({ run, preparations }: { readonly run: RunDoc; readonly preparati
 function Allergens({ whole }: { readonly whole: RunPlan }) {
   const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
   const [caution] = plans.flatMap((plan) => plan.cautions.filter(({ id }) => id === 'allergens'));
-  const words = (allergens: readonly (keyof typeof ALLERGEN_NAMES)[]) =>
-    allergens.length === 0
-      ? 'none that the lines tell of'
-      : allergens.map((one) => ALLERGEN_NAMES[one]).join(', ');
+  const words = (allergens: Parameters<typeof allergenNames>[0]) =>
+    allergens.length === 0 ? 'none that the lines tell of' : allergenNames(allergens).join(', ');
   if (plans.length === 0) return null;
   return (
     <Card title="Allergens">

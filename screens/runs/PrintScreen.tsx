@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { ALLERGEN_NAMES } from '../../core/caution/allergens.table';
+import { allergenNames } from '../../core/caution/allergens.table';
 import { keepingWords } from '../../core/caution/keeping';
 import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan } from '../../core/plan';
@@ -77,7 +77,7 @@ function BatchSheet({ plan }: { readonly plan: LinePlan }) {
   const style = useNumberStyle();
   const words = useCutWords(plan);
   const { line, formula } = plan;
-  const allergens = plan.allergens.map((one) => ALLERGEN_NAMES[one]).join(', ');
+  const allergens = allergenNames(plan.allergens).join(', ');
   return (
     <View style={{ gap: space(1) }} testID="sheet-batch">
       <Heading level={2}>{`${line.count} ${pieceWords(line)}${formula ? `, ${formula.name}` : ''}`}</Heading>

@@ -149,7 +149,7 @@ describe('the sentence of a line', () => {
     // The first keeps its ten, the second gives way.
     expect(line<PopLine>(0).lots.map(({ name, count }) => [name, count])).toEqual([
       ['Seeds', 10],
-      ['White with sprinkles', 5],
+      ['White with pearl sugar', 5],
     ]);
   });
 });
