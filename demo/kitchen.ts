@@ -6,6 +6,7 @@ export const DEMO_KITCHEN: KitchenDoc = {
   version: 2,
   id: 'kitchen',
   name: 'Hollow Lane kitchen',
+  borrowed: true,
   tins: [
     {
       id: 'tin-standard',
@@ -159,6 +160,7 @@ const only = <T extends { readonly owned: number }>(things: readonly T[] | undef
 export const EMPTY_KITCHEN: KitchenDoc = {
   ...DEMO_KITCHEN,
   name: 'My kitchen',
+  borrowed: true,
   tins: only(DEMO_KITCHEN.tins, 1),
   ovens: [
     {

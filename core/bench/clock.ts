@@ -58,5 +58,17 @@ export function recordLook(clock: ClockDoc, result: LookResult, now: number): Cl
 
 /** What a finished load took against what was expected, as a factor; null while it bakes. */
 export function observedFactor(clock: ClockDoc): number | null {
-  return clock.endedAt === null ? null : (clock.endedAt - clock.startedAt) / 1000 / clock.expectedS;
+  return clock.endedAt === null || hurried(clock)
+    ? null
+    : (clock.endedAt - clock.startedAt) / 1000 / clock.expectedS;
+}
+
+/** Out so far from what was expected that a slip of the finger is likelier than such an oven; until somebody says so. */
+const HURRIED = { under: 0.5, over: 2 } as const;
+
+/** Whether the time of a load is asked about before it is believed. */
+export function hurried(clock: ClockDoc): boolean {
+  if (clock.endedAt === null || clock.confirmed === true) return false;
+  const share = (clock.endedAt - clock.startedAt) / 1000 / clock.expectedS;
+  return share < HURRIED.under || share > HURRIED.over;
 }

@@ -1,2 +1,2 @@
-export { clockPhase, nextLookAt, observedFactor, recordLook, startClock } from './clock';
+export { clockPhase, nextLookAt, hurried, observedFactor, recordLook, startClock } from './clock';
 export type { ClockPhase } from './clock';

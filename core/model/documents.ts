@@ -88,6 +88,8 @@ export const clockSchema = z.looseObject({
   latestS: seconds,
   looks: z.array(z.object({ at: moment, result: lookResultSchema })).max(200),
   endedAt: moment.nullable(),
+  /** Somebody has said that a time far off is a true one. */
+  confirmed: z.boolean().optional(),
 });
 export type ClockDoc = z.infer<typeof clockSchema>;
 

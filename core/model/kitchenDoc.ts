@@ -132,6 +132,8 @@ export const ovenSchema = z.looseObject({
   offsetC: z.number().min(-60, 'At least −60 °C.').max(60, 'At most 60 °C.').nullable(),
   racks: z.number().int('Whole racks only.').min(1, 'At least 1 rack.').max(12, 'At most 12 racks.'),
   tinsPerRack: z.number().int('Whole tins only.').min(1, 'At least 1 tin.').max(8, 'At most 8 tins.'),
+  /** How its offset is known; by a thermometer where nothing is said. */
+  offsetBy: z.enum(['thermometer', 'feel']).optional(),
   /** What the dial is marked in; left out where it is as the person reads degrees. */
   dial: z.enum(DIALS).optional(),
   /** The rack from side to side and from the door to the back, mm; left out where nobody has measured it. */
@@ -153,6 +155,8 @@ export const kitchenSchema = z.looseObject({
   version: z.literal(2),
   id,
   name,
+  /** Still the demo's: nobody has said that its tins and ovens are theirs. */
+  borrowed: z.boolean().optional(),
   tins: z.array(tinSchema).min(1, 'A kitchen needs at least one tin.').max(60),
   ovens: z.array(ovenSchema).min(1, 'A kitchen needs at least one oven.').max(12),
   sheets: z.array(sheetSchema).max(30).optional(),

@@ -8,6 +8,8 @@ import { MICROWAVE } from '../process/microwave.table';
 import type { KnownFormula } from './context';
 import type { LotPlan } from './emitted';
 import { isNutty, nutsIn } from './allergens';
+import { FITTED_AIR_C } from '../process/oven.table';
+import type { OvenPart } from './stations/oven';
 import type { FinishWords } from './finish';
 import type { BakePart } from './stations/bake';
 import type { CoatPart } from './stations/coat';
@@ -37,6 +39,14 @@ export const finishWarnings = ({ name, warning: mend }: FinishWords): Warning[] 
 
 export const unreadWarnings = ({ read }: KnownFormula): Warning[] =>
   read.unread > 0 ? [warning({ code: 'lines unread', lines: read.unread })] : [];
+
+/** An oven outside what the model was fitted to. */
+export function ovenWarnings({ wanted }: OvenPart): Warning[] {
+  const [least, most] = FITTED_AIR_C;
+  return wanted.value < least || wanted.value > most
+    ? [warning({ code: 'oven not fitted', airC: wanted.value })]
+    : [];
+}
 
 /** Minutes that the last load's batter waits between mixing and the oven. */
 export function lastLoadWaitsMin(loads: readonly number[], bakeTimeS: number, turnaroundS: number): number {

@@ -29,6 +29,7 @@ export type WarningCase =
   | { readonly code: 'microwave long' }
   | { readonly code: 'groups uneven'; readonly groups: readonly number[] }
   | { readonly code: 'low power' }
+  | { readonly code: 'oven not fitted'; readonly airC: number }
   | { readonly code: 'nut promise broken'; readonly lot: string; readonly holds: readonly string[] }
   | { readonly code: 'nut promise not known'; readonly lot: string }
   | { readonly code: 'nuts beside'; readonly lot: string }
@@ -122,6 +123,11 @@ function warningWords(why: WarningCase): Fault {
       return {
         fault: 'At a low setting most ovens switch on and off: it rises and falls in turns.',
         mend: 'Half power or more makes a more even crumb.',
+      };
+    case 'oven not fitted':
+      return {
+        fault: `The model was not fitted for an oven of {${Math.round(why.airC)} °C}: its times are a guess here.`,
+        mend: 'Look early and often, and trust the skewer.',
       };
     case 'nut promise broken':
       return {

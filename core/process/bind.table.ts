@@ -46,6 +46,22 @@ export const BINDER_FACTOR = {
 } as const satisfies Readonly<Record<BinderKind, number>>;
 export type { BinderKind };
 
+/** Binder to a gram of biscuit crumb where nothing else is in the bowl: a no-bake dough takes far more. Basis: typical. */
+export const NO_BAKE_SHARE = {
+  buttercream: 0.42,
+  'soft-cheese frosting': 0.5,
+  ganache: 0.45,
+  spread: 0.42,
+  'marshmallow creme': 0.5,
+  jam: 0.45,
+  'condensed milk': 0.95,
+  'butter and sugar': 0.42,
+} as const satisfies Readonly<Record<BinderKind, number>>;
+/** How the schools differ in it. */
+export const NO_BAKE_SCHOOL = { lean: 0.87, classic: 1, fudge: 1.13 } as const satisfies Readonly<
+  Record<BindSchool, number>
+>;
+
 /** What one kitchen's crumb leaves open, as a factor. */
 export const BIND_MODEL: Start = typical(1, 0.3);
 /** First addition, as a share of the need. */

@@ -85,9 +85,25 @@ describe('when it goes wrong, and what it teaches', () => {
     expect(crumbForExcessG(BOWL, 80, 'average')).toBe(0);
   });
 
+  it('takes condensed milk of nine tenths and more of the biscuit for a no-bake dough, butter of two fifths, by hand', () => {
+    const need = (binder: 'condensed milk' | 'butter and sugar' | 'spread') =>
+      planBind({
+        crumb: [{ kind: 'biscuit', massG: 200 }],
+        alreadyG: 0,
+        binder,
+        school: 'classic',
+        learned: 1,
+      }).needG;
+    expect(need('condensed milk')).toBeCloseTo(190, 6);
+    expect(need('butter and sugar')).toBeCloseTo(84, 6);
+    expect(need('spread')).toBeCloseTo(84, 6);
+  });
+
   it('leaves a mended bowl just bound', () => {
     fc.assert(
       fc.property(bowls, fc.double({ min: 1, max: 200, noNaN: true }), (bowl, over) => {
+        // Biscuit by itself drinks as a no-bake dough does, beside cake no longer: it is mended with its own.
+        fc.pre(bowl.crumb.some(({ kind }) => kind !== 'biscuit'));
         const added = planBind(bowl).needG + over;
         const more = crumbForExcessG(bowl, added, 'dry');
         const mended = { ...bowl, crumb: [...bowl.crumb, { kind: 'dry' as const, massG: more }] };

@@ -4,6 +4,8 @@ import {
   BIND_SCHOOLS,
   BIND_STEP_G,
   CRUMB_FACTOR,
+  NO_BAKE_SCHOOL,
+  NO_BAKE_SHARE,
   FIRST_ADDITION,
   type BindSchool,
   type BinderKind,
@@ -32,10 +34,26 @@ export interface BindPlan {
   readonly doughG: number;
 }
 
+/** How thirsty a crumb is in its company: biscuit by itself is a no-bake dough, beside cake it drinks as dry crumb. */
+export function thirstOf(
+  kind: CrumbKind,
+  all: readonly CrumbKind[],
+  binder: BinderKind,
+  school: BindSchool,
+): number {
+  if (kind !== 'biscuit' || all.some((one) => one !== 'biscuit')) return CRUMB_FACTOR[kind];
+  const share = NO_BAKE_SHARE[binder] * NO_BAKE_SCHOOL[school];
+  return share / (BIND_SCHOOLS[school].share * BINDER_FACTOR[binder]);
+}
+
 /** Binder that crumb takes up in a school, g of that binder: share × crumb factor × binder factor. Basis: typical. */
 export function binderNeedG({ crumb, binder, school, learned }: Omit<BindInput, 'alreadyG'>): number {
   const share = BIND_SCHOOLS[school].share * BINDER_FACTOR[binder] * learned;
-  return crumb.reduce((sum, { kind, massG }) => sum + massG * CRUMB_FACTOR[kind] * share, 0);
+  const kinds = crumb.map(({ kind }) => kind);
+  return crumb.reduce(
+    (sum, { kind, massG }) => sum + massG * thirstOf(kind, kinds, binder, school) * share,
+    0,
+  );
 }
 
 /** How to bind a bowl of crumb: a first addition that cannot be too much, then steps with a test between. */
@@ -65,9 +83,12 @@ export function planBind(input: BindInput): BindPlan {
 
 /** Too much went in: crumb of a kind that takes up what is over, g. */
 export function crumbForExcessG(input: BindInput, addedG: number, kind: CrumbKind): number {
-  const overG = addedG - planBind(input).needG;
-  if (overG <= 0) return 0;
-  const share =
-    BIND_SCHOOLS[input.school].share * BINDER_FACTOR[input.binder] * CRUMB_FACTOR[kind] * input.learned;
-  return overG / share;
+  if (addedG <= planBind(input).needG) return 0;
+  const { crumb, binder, school, learned } = input;
+  // In other company biscuit drinks otherwise: the whole bowl is reckoned as it will be.
+  const kinds = [...crumb.map((one) => one.kind), kind];
+  const share = (of: CrumbKind) =>
+    BIND_SCHOOLS[school].share * BINDER_FACTOR[binder] * thirstOf(of, kinds, binder, school) * learned;
+  const drunkG = crumb.reduce((sum, one) => sum + one.massG * share(one.kind), 0);
+  return Math.max((addedG + input.alreadyG * BINDER_FACTOR[binder] - drunkG) / share(kind), 0);
 }

@@ -19,8 +19,9 @@ export const FAN_C = 20;
 export const FAN_FACTOR: Start = { value: 1.4, spread: 0.12, basis: 'typical' };
 
 /** What an oven's air may be off its setting, °C: where nobody has measured it, and where somebody has. */
-export const OVEN_OFFSET: Readonly<Record<'unmeasured' | 'measured', Start>> = {
+export const OVEN_OFFSET: Readonly<Record<'unmeasured' | 'felt' | 'measured', Start>> = {
   unmeasured: { value: 0, spread: 12, basis: 'typical' },
+  felt: { value: 0, spread: 8, basis: 'stated' },
   measured: { value: 0, spread: 3, basis: 'measured here' },
 };
 

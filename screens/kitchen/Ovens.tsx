@@ -1,5 +1,6 @@
 import { useDeferredValue } from 'react';
 import { View } from 'react-native';
+import { DIALS, type Dial } from '../../core/model/kinds';
 import { ovenSchema, type OvenDoc, type TinDoc } from '../../core/model/documents';
 import { rackFromAbove, tinLayout, tinsOnRack } from '../../core/piece';
 import { fromShown, showText, toShown, typedUnit, counted, plural } from '../../core/quantity';
@@ -14,6 +15,8 @@ import { Small } from '../../ui/text';
 import { useTokens } from '../../ui/theme';
 import { List, type KitchenProps } from './List';
 import { Removal, ThingName } from './ThingCard';
+
+const DIAL_NAMES: Readonly<Record<Dial, string>> = { C: '°C', F: '°F', gas: 'gas marks' };
 
 /** The ovens, one at least. */
 export function Ovens({ kitchen }: KitchenProps) {
@@ -130,6 +133,16 @@ function OvenCard({
           onChoose={(value) => onChange({ ...oven, fan: value === 'fan' })}
           after=","
         />
+        <Words>its dial marked in</Words>
+        <ChoiceValue
+          label="Dial"
+          title="The dial"
+          value={oven.dial ?? style.temperature}
+          text={DIAL_NAMES[oven.dial ?? style.temperature]}
+          choices={DIALS.map((dial) => ({ value: dial, title: DIAL_NAMES[dial] }))}
+          onChoose={(dial) => onChange({ ...oven, dial })}
+          after=","
+        />
         <Words>holding</Words>
         <NumberValue
           label="Racks"
@@ -161,7 +174,9 @@ function OvenCard({
             min: Math.round(toShown(-60, 'K', style)),
             max: Math.round(toShown(60, 'K', style)),
           }}
-          onSave={(value) => onChange({ ...oven, offsetC: fromShown(value, 'K', style) })}
+          onSave={(value) =>
+            onChange({ ...oven, offsetC: fromShown(value, 'K', style), offsetBy: 'thermometer' })
+          }
           after="."
         />
       </Sentence>

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
-import { clockPhase, observedFactor, recordLook } from '../../core/bench';
+import { clockPhase, hurried, observedFactor, recordLook } from '../../core/bench';
 import type { ClockDoc, LookResult, RunDoc } from '../../core/model/documents';
 import { formatDuration, join } from '../../core/quantity';
 import { onTheWall, steadyNow, useSteadyNow } from '../../state/clock';
@@ -52,6 +52,7 @@ export function LoadClock({
     }));
   };
   if (phase.phase === 'ended') {
+    if (hurried(clock)) return <Hurried run={run} clock={clock} title={title} tookS={phase.tookS} />;
     const factor = observedFactor(clock) ?? 1;
     const off = Math.round((factor - 1) * 100);
     const against =
@@ -156,5 +157,39 @@ function RangeBar({ clock, now }: { readonly clock: ClockDoc; readonly now: numb
       />
       <Line x1={`${at(gone)}%`} x2={`${at(gone)}%`} y1={0} y2={28} stroke={carnelian} strokeWidth={4} />
     </Svg>
+  );
+}
+
+/** A time that no such load takes: asked about before anything goes by it. */
+function Hurried({
+  run,
+  clock,
+  title,
+  tookS,
+}: {
+  readonly run: RunDoc;
+  readonly clock: ClockDoc;
+  readonly title: string;
+  readonly tookS: number;
+}) {
+  const change = (label: string, next: (clocks: readonly ClockDoc[]) => ClockDoc[]) =>
+    changeRunOf(label, run.id, (now) => ({ ...now, clocks: next(now.clocks) }));
+  return (
+    <Card title={title}>
+      <Strong>{`Out after ${join(formatDuration(tookS))}?`}</Strong>
+      <Body>{`Expected were ${join(formatDuration(clock.expectedS))}. Nothing goes by this time until you say that it is a true one.`}</Body>
+      <QuietAction
+        title="It was a slip: start this load again"
+        onPress={() => change(`Load ${clock.load} again`, (all) => all.filter(({ id }) => id !== clock.id))}
+      />
+      <QuietAction
+        title="It is true"
+        onPress={() =>
+          change(`Load ${clock.load} as timed`, (all) =>
+            all.map((one) => (one.id === clock.id ? { ...one, confirmed: true } : one)),
+          )
+        }
+      />
+    </Card>
   );
 }

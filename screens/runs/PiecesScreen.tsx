@@ -19,6 +19,7 @@ import { WhenSheet } from '../../ui/whenSheet';
 import { useWide } from '../../ui/screen';
 import { useFormulas } from './pieces/fields';
 import { LineCard } from './pieces/LineCard';
+import { KitchenAsk } from './KitchenAsk';
 import { RunFrame } from './RunFrame';
 import { stageHref } from './stages';
 import { FAMILY_WORDS } from './words';
@@ -51,6 +52,7 @@ function Lines({
   const run = useRunNow(settled);
   return (
     <>
+      <KitchenAsk run={run} />
       <Ready run={run} />
       {run.lines.map((line) => (
         <LineCard

@@ -24,7 +24,14 @@ import { type Heights, wellAsItHolds, type WellPart } from '../stations/well';
 import { bandsOf } from '../strata';
 import { BANDS } from '../strata.words';
 import { wellTasks } from '../tasks';
-import { bowlWarnings, finishWarnings, scaleWarnings, unreadWarnings, waitWarnings } from '../warnings';
+import {
+  bowlWarnings,
+  finishWarnings,
+  ovenWarnings,
+  scaleWarnings,
+  unreadWarnings,
+  waitWarnings,
+} from '../warnings';
 import { type Warning, warning } from '../warnings.words';
 import type { WellsMade } from './wellsMade';
 
@@ -171,6 +178,7 @@ function warningsOf({
     highMin: bake.time.high / 60,
   });
   return [
+    ...ovenWarnings(bake.oven),
     ...finishWarnings(finish),
     ...unreadWarnings(formula),
     ...stated.map((said) => warning({ code: 'formula says otherwise', said })),

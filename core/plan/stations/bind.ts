@@ -1,3 +1,4 @@
+import { thirstOf } from '../../process/bind';
 import type { AddIn, BinderChoice, CrumbPart } from '../../model/documents';
 import {
   AS_IT_IS,
@@ -21,7 +22,6 @@ import {
   BINDER_FACTOR,
   BIND_MODEL,
   BIND_SCHOOLS,
-  CRUMB_FACTOR,
   DOUGH_DENSITY,
   FIRST_ADDITION,
   FROSTING_SHARE_SPREAD,
@@ -100,7 +100,10 @@ export function addTable(f: PlanFigures, { crumb, addIns, binder }: DoughLine): 
     sentence: BIND.factor,
   });
   const binderShare = f.sum('binder.share', BIND.share, 'share', times(school, kind, factor));
-  const sources = crumb.map((part, i) => addSource(f, part, `crumb.${i + 1}`));
+  const kinds = crumb.map(kindOf);
+  const sources = crumb.map((part, i) =>
+    addSource(f, part, `crumb.${i + 1}`, thirstOf(kindOf(part), kinds, binder.kind, binder.school)),
+  );
   const added = addIns.map(({ what, massG, wet }, i) =>
     f.believe(PARAMS.addIn, {
       id: `addin.${i + 1}`,
@@ -121,9 +124,9 @@ export function addTable(f: PlanFigures, { crumb, addIns, binder }: DoughLine): 
   };
 }
 
-function addSource(f: PlanFigures, part: CrumbPart, id: string): Source {
+function addSource(f: PlanFigures, part: CrumbPart, id: string, drinks: number): Source {
   const kind = kindOf(part);
-  const thirst = f.given(`${id}.thirst`, CRUMB.thirst(kind), 'times', CRUMB_FACTOR[kind], 'typical');
+  const thirst = f.given(`${id}.thirst`, CRUMB.thirst(kind), 'times', drinks, 'typical');
   const there = { part, thirst };
   if (isBaked(part)) return { ...there, mass: null, cake: null, frosting: null };
   if (part.from !== 'leftovers') {

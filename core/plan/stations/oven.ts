@@ -83,7 +83,11 @@ export function addOven(f: PlanFigures, spec: OvenSpec): OvenPart {
   const method = METHODS[formula.doc.method];
   const inOven = scopeOf('oven', oven.id);
   const measured = oven.offsetC !== null;
-  const known = measured ? OVEN_OFFSET.measured : OVEN_OFFSET.unmeasured;
+  const known = !measured
+    ? OVEN_OFFSET.unmeasured
+    : oven.offsetBy === 'feel'
+      ? OVEN_OFFSET.felt
+      : OVEN_OFFSET.measured;
   const shift = boilingShiftK(kitchen.altitudeM ?? 0);
   const high = Math.abs(shift) >= 0.5;
   const slower = LINER_FACTOR[liner ?? 'paper'];
