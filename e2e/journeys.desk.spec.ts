@@ -19,7 +19,7 @@ test('cake pops at the desk by keyboard alone, and the same sums as the headless
   // What if, taken and taken back by key.
   await press('button', 'What if it were made otherwise');
   await press('radio', 'Another thickness');
-  await press('button', /^thick/);
+  await press('button', /^Take thick/);
   await expect.poll(() => spoken(page, 'coat.mm')).toContain('1.8 mm');
   await page.keyboard.press('u');
   await expect.poll(() => spoken(page, 'coat.mm')).toContain('1.2 mm');

@@ -57,7 +57,7 @@ test('ounces, Fahrenheit and a decimal comma reach every figure', async ({ page 
   await page.goto(`${RUN}/sums`);
   await expect.poll(() => spoken(page, 'portion.mass')).toContain('1,94 oz');
   await expect.poll(() => spoken(page, 'oven.setting')).toContain('355 °F');
-  await expect.poll(() => spoken(page, 'rise')).toContain('×1,88');
+  await expect.poll(() => spoken(page, 'rise')).toContain('×1,89');
   await page.getByTestId('figure-oven.setting').click();
   await expect(page.getByRole('dialog')).toContainText('355 °F');
   await page.keyboard.press('Escape');

@@ -88,6 +88,7 @@ export function Chip({
         backgroundColor: selected ? carnelianSoft : raised,
         paddingHorizontal: space(2),
         paddingVertical: space(1),
+        maxWidth: '100%',
       }}
     >
       <Strong style={{ color: ink }}>{title}</Strong>

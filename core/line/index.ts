@@ -1,6 +1,7 @@
 export { all, choose, copyOf, edit, measure, remake } from './edit';
 export type { Choice, LineAction } from './edit';
 export { shareLots } from './lots';
+export { without } from './without';
 export { takeOffer } from './offer';
 export type { OfferChange } from './offer';
 export { crumbStart, newLine, tinFor, USUAL_BINDER, usualCoat, usualFilling } from './newLine';

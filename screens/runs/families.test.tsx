@@ -173,8 +173,11 @@ describe('sums of a family', () => {
     open(<SumsScreen id={TABLE} />);
     tap('button', 'What if it were made otherwise');
     fireEvent.click(dialog().getByRole('radio', { name: 'Another thickness' }));
-    const thick = await dialog().findByRole('button', { name: /^thick/ });
-    expect(words(thick)).toMatch(/Coat on a piece: 5.5 g → /);
+    const thick = await dialog().findByRole('button', { name: /^Take thick/ });
+    await dialog().findAllByText('Coat on a piece');
+    const [table_] = dialog().getAllByRole('table');
+    if (!table_) throw new Error('a table');
+    expect(words(table_)).toMatch(/nowthenby.*Coat on a piece\d/);
     expect(line<PopLine>(0).coat?.thickness).toBe('usual');
     fireEvent.click(thick);
     expect(line<PopLine>(0).coat?.thickness).toBe('thick');

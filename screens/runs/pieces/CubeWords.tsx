@@ -1,4 +1,4 @@
-import type { CubeLine } from '../../../core/model/documents';
+import type { CubeLine, SheetDoc } from '../../../core/model/documents';
 
 import { showText } from '../../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../../state/store';
@@ -40,9 +40,30 @@ export function FondantField({
   );
 }
 
+type Sheet = Pick<SheetDoc, 'lengthMm' | 'widthMm'> | null;
+
+/** Sides of a sheet where its kitchen has none any more, mm. */
+const NO_SHEET = { lengthMm: 330, widthMm: 230 };
+const MOST_CUTS = 16;
+
+/** What a piece measures along the sheet, mm. */
+function pieceMm({ columns, trimMm }: CubeLine, sheet: Sheet): number {
+  const { lengthMm } = sheet ?? NO_SHEET;
+  return Math.round(Math.max(lengthMm - 2 * trimMm, 1) / columns);
+}
+
+/** As many whole pieces of a size as the sheet gives, and all of them. */
+function cutsOf(mm: number, { trimMm }: CubeLine, sheet: Sheet): Partial<CubeLine> & { count: number } {
+  const { lengthMm, widthMm } = sheet ?? NO_SHEET;
+  const along = (side: number) => Math.min(Math.max(Math.floor((side - 2 * trimMm) / mm), 1), MOST_CUTS);
+  const [columns, rows] = [along(lengthMm), along(widthMm)];
+  return { columns, rows, count: columns * rows };
+}
+
 export function CubeWords({ line, set }: LineProps<CubeLine>) {
   const style = useNumberStyle();
   const { sheets = [] } = useKitchen();
+  const sheet = sheets.find(({ id }) => id === line.sheetId) ?? null;
   const number = (value: number, over: (n: number) => Partial<CubeLine>, label: string, text: string) => (
     <ChoiceValue
       label={label}
@@ -86,6 +107,15 @@ export function CubeWords({ line, set }: LineProps<CubeLine>) {
       {number(line.columns, (columns) => ({ columns }), 'Pieces along', `${line.columns}`)}
       <Words>by</Words>
       {number(line.rows, (rows) => ({ rows }), 'Pieces across', `${line.rows}`)}
+      <Words>pieces of about</Words>
+      <MeasureField
+        label="Size of a piece"
+        value={pieceMm(line, sheet)}
+        unit="mm"
+        min={10}
+        max={150}
+        onSave={(mm) => set('Size of a piece', cutsOf(mm, line, sheet))}
+      />
       <Words>after</Words>
       <MeasureField
         label="Trimmed off each edge"

@@ -1,15 +1,19 @@
+import { useState } from 'react';
 import type { CakesicleLine, KitchenDoc, PopLine, PortionSize } from '../../../core/model/documents';
 import { scoopsOf } from '../../../core/plan/stations/scoop';
 
-import { showText, type NumberStyle } from '../../../core/quantity';
+import { fromShown, showText, toShown, typedUnit, type NumberStyle } from '../../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../../state/store';
 
+import { NumberSheet } from '../../../ui/numberSheet';
 import { ChoiceValue, Sentence, Words, type Choice } from '../../../ui/sentence';
 
 import { CountField, MeasureField, ThingField, plainChoices, type LineProps } from './fields';
 import { OnHandField, StockField } from './stockFields';
 import { Dough } from './CrumbWords';
 import { CHOCOLATES, CoatWords, chocolateName } from './finish';
+
+const OWN = 'own';
 
 /** How large a pop may be: by weight, across, or by a scoop of the kitchen. */
 const sizesOf = (kitchen: KitchenDoc, style: NumberStyle): readonly Choice<string>[] => [
@@ -24,6 +28,7 @@ const sizesOf = (kitchen: KitchenDoc, style: NumberStyle): readonly Choice<strin
   })),
   ...[30, 35, 40].map((mm) => ({ value: `diameter:${mm}`, title: `${showText(mm, 'mm', style)} across` })),
   ...scoopsOf(kitchen).map(({ number, name }) => ({ value: `scoop:${number}`, title: name })),
+  { value: OWN, title: 'by a weight of your own', detail: 'So many grams a piece.' },
 ];
 
 function sizeOf(choice: string): PortionSize {
@@ -37,6 +42,7 @@ export function PopWords({ run, line, set }: LineProps<PopLine>) {
   const kitchen = useKitchen();
   const style = useNumberStyle();
   const { size } = line;
+  const [asking, setAsking] = useState(false);
   const key =
     size.by === 'mass'
       ? `mass:${size.massG}`
@@ -76,8 +82,27 @@ export function PopWords({ run, line, set }: LineProps<PopLine>) {
           value={key}
           text={sizeText}
           choices={() => sizesOf(kitchen, style)}
-          onChoose={(choice) => set('Size', { size: sizeOf(choice) })}
+          onChoose={(choice) => (choice === OWN ? setAsking(true) : set('Size', { size: sizeOf(choice) }))}
           after="."
+        />
+        <NumberSheet
+          ask={
+            asking
+              ? {
+                  title: 'Dough in a piece',
+                  value: size.by === 'mass' ? toShown(size.massG, 'g', style) : null,
+                  unit: typedUnit('g', style),
+                  decimals: 2,
+                  min: Number(toShown(2, 'g', style).toPrecision(2)),
+                  max: Number(toShown(500, 'g', style).toPrecision(4)),
+                }
+              : null
+          }
+          onClose={() => setAsking(false)}
+          onSave={(value) => {
+            setAsking(false);
+            set('Size', { size: { by: 'mass', massG: fromShown(value, 'g', style) } });
+          }}
         />
         {line.stick ? (
           <>

@@ -19,6 +19,7 @@ import { STYLE_WORDS } from '../words';
 import { CakesicleWords, PopWords } from './DoughWords';
 import { CountField, setterOf } from './fields';
 import { KeepPiece } from './KeepPiece';
+import { WithoutOne } from './WithoutOne';
 import { Lots } from './Lots';
 import { CubeWords } from './CubeWords';
 import { MugWords } from './MugWords';
@@ -86,6 +87,7 @@ function LineCardBody({ run, line, planned, draw }: LineCardProps) {
           />
         ) : null}
         <KeepPiece line={line} />
+        <WithoutOne run={run} line={line} />
         {run.lines.length > 1 ? (
           <QuietAction
             title="Take this line out"

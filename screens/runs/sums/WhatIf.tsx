@@ -3,16 +3,15 @@ import { View } from 'react-native';
 import type { RunDoc } from '../../../core/model/documents';
 import type { LinePlan } from '../../../core/plan';
 import { questionsOf, type Alternative, type Question } from '../../../core/plan/whatIf';
-import { inStyle, join, show } from '../../../core/quantity';
+import { inStyle } from '../../../core/quantity';
 import { useNow } from '../../../state/clock';
 import { useTried, type Tried } from '../../../state/tried';
 import { editLine, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
 import { Chip, Chips, QuietAction } from '../../../ui/actions';
-import { Icon } from '../../../ui/icons';
 import { Sheet } from '../../../ui/sheet';
-import { Tap } from '../../../ui/tap';
 import { Body, Small, Strong } from '../../../ui/text';
 import { space, useTokens } from '../../../ui/theme';
+import { Compared, comparedRows } from './Compared';
 
 interface Part {
   readonly run: RunDoc;
@@ -105,13 +104,9 @@ function AlternativeRow({
   readonly onTake: () => void;
 }) {
   const style = useNumberStyle();
-  const { line, carnelianSoft, warn, inkSoft } = useTokens();
+  const { line, carnelianSoft, warn } = useTokens();
   const { fault, changes, warnings } = alternative.now || !tried ? UNTRIED : tried;
-  // What comes to the same on the kitchen's scale and clock is no difference to anyone.
-  const words = changes.flatMap(({ label, unit, before, after }) => {
-    const [was, will] = [before, after].map((value) => join(show(value, unit, style)));
-    return was === will ? [] : [`${label}: ${was} → ${will}`];
-  });
+  const rows = comparedRows(changes, style);
   const title = inStyle(alternative.title, style);
   const body = (
     <View style={{ flex: 1 }}>
@@ -119,11 +114,9 @@ function AlternativeRow({
       {alternative.detail ? <Small>{inStyle(alternative.detail, style)}</Small> : null}
       {alternative.now ? <Small>As it is now.</Small> : null}
       {fault ? <Body style={{ color: warn }}>{fault}</Body> : null}
-      {words.map((one) => (
-        <Body key={one}>{one}</Body>
-      ))}
+      {rows.length > 0 ? <Compared rows={rows} /> : null}
       {tried || alternative.now ? null : <Small>Reckoning.</Small>}
-      {tried && !alternative.now && !fault && words.length === 0 ? (
+      {tried && !alternative.now && !fault && rows.length === 0 ? (
         <Small>Nothing to speak of changes.</Small>
       ) : null}
       {warnings.map((one) => (
@@ -145,10 +138,10 @@ function AlternativeRow({
   if (alternative.now || fault)
     return <View style={[box, alternative.now && { backgroundColor: carnelianSoft }]}>{body}</View>;
   return (
-    <Tap onPress={onTake} label={`${title}. ${words.join('. ')}. Take it`} style={box}>
+    <View style={[box, { flexDirection: 'column', alignItems: 'stretch' }]}>
       {body}
-      <Icon name="next" color={inkSoft} size={20} />
-    </Tap>
+      <QuietAction title={`Take ${title}`} onPress={onTake} />
+    </View>
   );
 }
 
