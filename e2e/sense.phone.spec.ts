@@ -97,6 +97,6 @@ test('a sheet cut into cubes of 45 mm: the cuts follow, and as many as it gives'
   await page.getByRole('button', { name: /^Size of a piece/ }).click();
   await keyIn(page, '45');
   await page.getByRole('button', { name: 'Save' }).click();
-  // 330 − 2 × 10 and 230 − 2 × 10 mm: 6 along, 4 across.
-  await expect(page.getByTestId('value-count')).toHaveText('24');
+  // 330 and 230 mm less what is trimmed: 7 along, 4 across.
+  await expect(page.getByTestId('value-count')).toHaveText('28');
 });

@@ -1,5 +1,15 @@
 import { ingredientsNamedIn, type Fault, type ReadLine, type Role } from '../quantity';
-import { CHECKS, STATED } from './checks.table';
+import type { Method } from '../model/documents';
+import {
+  ACID_G,
+  ACID_SLACK,
+  BALANCE,
+  CHECKS,
+  EGG_WATER,
+  OTHER_ACID_G,
+  STATED,
+  WET_FRUIT,
+} from './checks.table';
 
 const round = (value: number) => String(Number(value.toPrecision(2)));
 
@@ -7,7 +17,8 @@ const round = (value: number) => String(Number(value.toPrecision(2)));
  * Checks a batter's proportions against what usually works. Each is a plain warning and never a block. Silent where
  * there is no flour to compare with.
  */
-export function checkFormula(lines: readonly ReadLine[]): Fault[] {
+export function checkFormula(lines: readonly ReadLine[], method: Method = 'creamed'): Fault[] {
+  const usual = BALANCE[method];
   const of = (...roles: Role[]) =>
     lines.reduce(
       (sum, line) => sum + (line.ingredient && roles.includes(line.ingredient.role) ? line.massG : 0),
@@ -28,7 +39,7 @@ export function checkFormula(lines: readonly ReadLine[]): Fault[] {
   const selfRaising = lines.some((line) => line.ingredient?.key === 'self-raising flour');
   const bicarbonate = of('bicarbonate');
   if (!selfRaising) {
-    const powder = bicarbonate > 0 ? { ...CHECKS.powder, low: 0 } : CHECKS.powder;
+    const powder = bicarbonate > 0 ? { ...usual.powder, low: 0 } : usual.powder;
     ratio(
       'Baking powder',
       of('powder'),
@@ -37,13 +48,33 @@ export function checkFormula(lines: readonly ReadLine[]): Fault[] {
     );
   }
   ratio('Bicarbonate', bicarbonate, CHECKS.bicarbonate, 'More than its acid can use tastes of soap.');
-  ratio('Sugar', of('sugar'), CHECKS.sugar, 'Check the line: far off, the crumb turns dry or will not set.');
+  ratio('Sugar', of('sugar'), usual.sugar, 'Check the line: far off, the crumb turns dry or will not set.');
+  ratio('Fat', of('fat'), usual.fat, 'Check the line: too little is dry, too much is greasy and sinks.');
+  ratio(
+    'Egg',
+    of('egg'),
+    usual.egg,
+    'Check the line: egg sets the crumb; too little falls, too much is tough.',
+  );
+  ratio(
+    'Moisture',
+    of('liquid', 'dairy') + EGG_WATER * of('egg') + WET_FRUIT.water * wetFruitG(lines),
+    usual.moisture,
+    'Milk, water, juice and what eggs bring: too little is dry, too much does not set.',
+  );
   ratio('Salt', of('salt'), CHECKS.salt, 'Check the spoon: a tablespoon is three teaspoons.');
-  if (bicarbonate > 0 && !hasAcid(lines)) {
-    faults.push({
-      fault: 'Bicarbonate with nothing sour to work on.',
-      mend: 'Use buttermilk, yoghurt, juice or vinegar, or baking powder in its place.',
-    });
+  if (bicarbonate > 0) {
+    const usesG = acidUsesG(lines);
+    if (usesG === 0)
+      faults.push({
+        fault: 'Bicarbonate with nothing sour to work on.',
+        mend: 'Use buttermilk, yoghurt, juice or vinegar, or baking powder in its place.',
+      });
+    else if (bicarbonate > usesG * (1 + ACID_SLACK) && of('powder') === 0)
+      faults.push({
+        fault: `Bicarbonate: {${round(bicarbonate)} g}, and what is sour here uses some {${round(usesG)} g}.`,
+        mend: 'The rest tastes of soap: take less, and baking powder for its lift.',
+      });
   }
   return faults;
 }
@@ -53,21 +84,28 @@ const NO_FLOUR: Fault = {
   mend: 'If one of the lines is a flour, tap it and say which.',
 };
 
-const SOUR = new Set([
-  'buttermilk',
-  'yoghurt',
-  'sour cream',
-  'honey',
-  'treacle',
-  'brown sugar',
-  'berries',
-  'cocoa',
-]);
-
-function hasAcid(lines: readonly ReadLine[]): boolean {
-  return lines.some(
-    (line) => line.ingredient && (line.ingredient.role === 'acid' || SOUR.has(line.ingredient.key)),
+const wetFruitG = (lines: readonly ReadLine[]): number =>
+  lines.reduce(
+    (sum, { ingredient, massG }) => sum + (ingredient && WET_FRUIT.keys.has(ingredient.key) ? massG : 0),
+    0,
   );
+
+/** Bicarbonate that the sour things of a batter use up, g. */
+function acidUsesG(lines: readonly ReadLine[]): number {
+  return lines.reduce((sum, { ingredient, massG }) => {
+    if (!ingredient) return sum;
+    const perG = ACID_G[ingredient.key] ?? (ingredient.role === 'acid' ? OTHER_ACID_G : null);
+    return perG === null ? sum : sum + massG / perG;
+  }, 0);
+}
+
+/** Each line's mass to 100 of flour, by weight; null where nothing was read or there is no flour. */
+export function bakersPercent(lines: readonly ReadLine[]): (number | null)[] {
+  const flour = lines.reduce(
+    (sum, { ingredient, massG }) => sum + (ingredient?.role === 'flour' ? massG : 0),
+    0,
+  );
+  return lines.map(({ status, massG }) => (status === 'read' && flour > 0 ? (massG / flour) * 100 : null));
 }
 
 /** Things that steps name without anybody having to list them. */

@@ -1,5 +1,5 @@
 import { cautionsFor, factsOf } from '../caution/cautions';
-import { guessMeasures, massOf, readFormula } from '.';
+import { bakersPercent, guessMeasures, massOf, readFormula } from '.';
 
 const read = (text: string) => readFormula({ text, measures: 'us', takenFor: {} }, null);
 const faults = (text: string) => read(text).checks.map((check) => check.fault);
@@ -88,5 +88,46 @@ describe('cautions', () => {
   });
   it('names alcohol where there is some', () => {
     expect(places('100 g flour\n2 tbsp brandy')).toContain('alcohol');
+  });
+});
+
+describe('balance by kind of batter', () => {
+  const checks = (text: string, method: 'creamed' | 'whisked' | 'melted' = 'creamed') =>
+    readFormula({ text, measures: 'metric', takenFor: {}, method }, null)
+      .checks.map(({ fault }) => fault)
+      .join(' ');
+
+  it('finds nothing wrong with a pound cake’s lighter kin, by hand: 100 flour, 75 sugar, 75 fat, 75 egg, 5 powder', () => {
+    expect(
+      checks('200 g plain flour\n150 g caster sugar\n150 g butter\n3 eggs\n10 g baking powder\n50 g milk'),
+    ).toBe('');
+  });
+  it('says what is off: fat, egg, moisture and sugar, each by its kind', () => {
+    expect(checks('200 g flour\n150 g sugar\n300 g butter\n3 eggs\n10 g baking powder\n80 g milk')).toMatch(
+      /Fat: 150/,
+    );
+    expect(
+      checks('200 g flour\n150 g sugar\n150 g butter\n10 g baking powder\n150 g milk\n10 g egg'),
+    ).toMatch(/Egg: 5/);
+    expect(checks('200 g flour\n150 g sugar\n100 g butter\n2 eggs\n10 g baking powder\n500 g milk')).toMatch(
+      /Moisture/,
+    );
+    expect(checks('100 g flour\n100 g sugar\n4 eggs', 'whisked')).toBe('');
+  });
+  it('holds bicarbonate against the acid that is there: 5 g want some 230 g of buttermilk', () => {
+    const with_ = (buttermilkG: number) =>
+      checks(
+        `300 g flour\n200 g sugar\n150 g butter\n3 eggs\n5 g bicarbonate of soda\n${buttermilkG} g buttermilk`,
+        'melted',
+      );
+    expect(with_(240)).toBe('');
+    expect(with_(60)).toMatch(/uses some \{1\.\d g\}/);
+  });
+  it('gives baker’s percentages', () => {
+    const { lines } = readFormula(
+      { text: '250 g flour\n150 g sugar\nsome salt', measures: 'metric', takenFor: {} },
+      null,
+    );
+    expect(bakersPercent(lines).map((one) => one && Math.round(one))).toEqual([100, 60, null]);
   });
 });

@@ -1,2 +1,3 @@
+export { bakersPercent } from './checks';
 export { guessMeasures, massOf, readFormula, Readings } from './read';
 export type { Measuring, ReadFormula, Weighed, WeighedLine } from './read';

@@ -72,7 +72,7 @@ export function massOf(lines: readonly ReadLine[], ...roles: readonly Role[]): n
 }
 
 type Written = Pick<FormulaDoc, 'text' | 'measures' | 'takenFor'> &
-  Partial<Pick<FormulaDoc, 'steps' | 'makes'>>;
+  Partial<Pick<FormulaDoc, 'steps' | 'makes' | 'method'>>;
 /** What a formula's lines may be measured in: the kitchen's own measures. */
 export type Measuring = Pick<KitchenDoc, 'ownMeasures'>;
 
@@ -149,7 +149,7 @@ function read(doc: Written, own: OwnMeasures | undefined, readings: Readings | n
     allergens: [...allergens],
     checks: [
       ...tooLong,
-      ...(doc.makes === undefined || doc.makes === 'batter' ? checkFormula(lines) : []),
+      ...(doc.makes === undefined || doc.makes === 'batter' ? checkFormula(lines, doc.method) : []),
       ...checkSteps(lines, doc.steps ?? ''),
     ],
     weighed: weighedOf(lines),

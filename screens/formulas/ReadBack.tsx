@@ -1,3 +1,4 @@
+import { bakersPercent } from '../../core/formula';
 import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
@@ -27,6 +28,7 @@ export function ReadBack({ read, onTakenFor, onSubstitute }: ReadBackProps) {
   const style = useNumberStyle();
   const [asked, setAsked] = useState<ReadLine | null>(null);
   const lines = read.lines.filter((line) => line.status !== 'blank');
+  const percents = bakersPercent(read.lines).map((one) => (one === null ? null : Math.round(one)));
   return (
     <Card title="Read back">
       {lines.length === 0 ? (
@@ -36,7 +38,12 @@ export function ReadBack({ read, onTakenFor, onSubstitute }: ReadBackProps) {
       ) : null}
       <View>
         {lines.map((line, i) => (
-          <LineRow key={`${i} ${line.raw}`} line={line} onAsk={setAsked} />
+          <LineRow
+            key={`${i} ${line.raw}`}
+            line={line}
+            percent={percents[read.lines.indexOf(line)] ?? null}
+            onAsk={setAsked}
+          />
         ))}
       </View>
       {read.massG > 0 ? (
@@ -71,9 +78,12 @@ export function ReadBack({ read, onTakenFor, onSubstitute }: ReadBackProps) {
 /** Drawn again only when its line changes: a long formula is typed into as fast as a short one. */
 const LineRow = memo(function LineRow({
   line,
+  percent,
   onAsk,
 }: {
   readonly line: ReadLine;
+  /** Its mass to 100 of flour; null where there is no flour to compare with. */
+  readonly percent: number | null;
   readonly onAsk: (line: ReadLine) => void;
 }) {
   const style = useNumberStyle();
@@ -113,6 +123,7 @@ const LineRow = memo(function LineRow({
                 {join(show(line.massG, 'g', style))}
               </Body>
               {range ? <Small>{ends}</Small> : null}
+              {percent !== null && percent > 0 ? <Small>{`${percent} % of the flour`}</Small> : null}
             </View>
           ) : bad ? (
             <Icon name="warn" color={tokens.warn} />
