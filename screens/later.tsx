@@ -1,12 +1,22 @@
-import { lazy, type ComponentType } from 'react';
+import { Suspense, lazy, type ComponentType } from 'react';
+import { View } from 'react-native';
 import type * as Later from './laterScreens';
 import { loadLater } from './loadLater';
+import { Body } from '../ui/text';
+import { space } from '../ui/theme';
 import { PlaceGuard } from './shell/PlaceGuard';
 
 type Loaded = typeof Later;
 type PropsOf<C> = C extends ComponentType<infer P> ? P : never;
 
-/** A screen whose script loads when it is first drawn; the router shows its own waiting meanwhile. */
+/** What stands there until a place's script has come. */
+const Opening = () => (
+  <View role="status" style={{ padding: space(3) }}>
+    <Body soft>Opening.</Body>
+  </View>
+);
+
+/** A screen whose script loads when it is first drawn. */
 export function later<K extends keyof Loaded>(
   name: K,
 ): (props: PropsOf<Loaded[K]> & object) => React.JSX.Element {
@@ -18,7 +28,9 @@ export function later<K extends keyof Loaded>(
   return function Guarded(props) {
     return (
       <PlaceGuard>
-        <Screen {...props} />
+        <Suspense fallback={<Opening />}>
+          <Screen {...props} />
+        </Suspense>
       </PlaceGuard>
     );
   };

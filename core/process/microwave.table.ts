@@ -9,7 +9,7 @@ export const MICROWAVE = {
   /** °C at which a mug cake is done through. Basis: typical. */
   doneC: 96,
   /** Share of the batter that steams away: so much, and so many grams a vessel beside it; a little dries more. Basis: fitted. */
-  evaporated: { share: 0.045, besideG: 5, spread: 0.012 },
+  evaporated: { share: 0.045, besideG: 5, most: 0.1, spread: 0.012 },
   /** Most of its rating that an oven gives to a large load, and the load at which coupling has come to 63 % of that, g. Basis: fitted. */
   bestShare: 0.92,
   couplingG: 90,

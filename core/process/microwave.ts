@@ -24,7 +24,7 @@ export function ratingFromTestW(absorbedW: number): number {
 
 /** Share of the batter in one vessel that steams away. @param massG g in the vessel, more than 0 */
 export const steamShare = (massG: number): number =>
-  Math.min(MICROWAVE.evaporated.share + MICROWAVE.evaporated.besideG / massG, 0.2);
+  Math.min(MICROWAVE.evaporated.share + MICROWAVE.evaporated.besideG / massG, MICROWAVE.evaporated.most);
 
 /** A vessel in the microwave: mugs are about as wide as high, bowls about half a ball. */
 export type MicroVessel = 'mug' | 'bowl';

@@ -32,7 +32,16 @@ export function popTold(made: PopMade): Planned {
       SECTIONS.crumb(table, dough, bakes),
       SECTIONS.portions(portion, solid.height, dough, kind, portions, [waits.firm, waits.anchor]),
       ...SECTIONS.coat(
-        { filling: null, frosting: null, fondant: null, coat, solid, adds: [], supplies: [] },
+        {
+          filling: null,
+          frosting: null,
+          fondant: null,
+          coat,
+          solid,
+          takes: solid.area,
+          adds: [],
+          supplies: [],
+        },
         { pots },
         waits.coat,
       ),

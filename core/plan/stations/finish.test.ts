@@ -182,7 +182,7 @@ describe('lots', () => {
     });
   });
 
-  it('cover a share of the piece, by its surface, and weigh more for it', () => {
+  it('cover a share of the piece, by the five faces that take it, and weigh more for it', () => {
     const nuts = plan({
       ...CUBE,
       lots: [
@@ -191,7 +191,9 @@ describe('lots', () => {
         }),
       ],
     });
-    expect(v(nuts, 'lot.1.topping.1.each')).toBeCloseTo(0.12 * v(nuts, 'piece.area') * 0.5, 6);
+    const foot = (v(nuts, 'piece.length') * v(nuts, 'piece.width')) / 100;
+    expect(v(nuts, 'topping.area')).toBeCloseTo(v(nuts, 'piece.area') - foot, 6);
+    expect(v(nuts, 'lot.1.topping.1.each')).toBeCloseTo(0.12 * v(nuts, 'topping.area') * 0.5, 6);
     expect(v(nuts, 'lot.1.finished')).toBeCloseTo(v(nuts, 'piece.mass') + v(nuts, 'lot.1.topping.1.each'), 6);
     expect(nuts.lots[0]?.allergens).toContain('nuts');
     expect(nuts.lots[1]?.allergens).not.toContain('nuts');

@@ -1,5 +1,5 @@
 import type { CoatChoice, FillingChoice, FrostingChoice, Lot } from '../../model/documents';
-import type { Expr, Ref } from '../../figure';
+import { PI, cm2, minus, over, square, times, type Expr, type Ref } from '../../figure';
 import type { Pot } from '../emitted';
 import type { RunContext } from '../context';
 import type { PlanFigures } from '../figures';
@@ -14,7 +14,7 @@ import {
   type FrostingPart,
   type FrostingTotal,
 } from './frost';
-import { LOT } from './lots.words';
+import { LOT, TOPPING } from './lots.words';
 import { addLots, addToppings, type FinishedLot } from './lots';
 
 /** What goes into, on and round a piece, as its line says. */
@@ -44,6 +44,8 @@ export interface FinishEach {
   readonly fondant: Ref<'g'> | null;
   readonly coat: CoatPart | null;
   readonly solid: CoatedSolid;
+  /** What a topping may cover of it. */
+  readonly takes: Ref<'cm²'>;
   /** Figures that add up to one piece. */
   readonly adds: readonly Ref<'g'>[];
   readonly supplies: readonly Supplied[];
@@ -68,6 +70,7 @@ export function addFinishEach(
     fondant,
     coat,
     solid,
+    takes: addTakes(f, choice, cake, solid),
     adds: [
       filling?.cake ?? cake.cake,
       ...(filling ? [filling.each] : []),
@@ -77,6 +80,20 @@ export function addFinishEach(
     ],
     supplies: [...(filling?.supplies ?? []), ...(frosting?.supplies ?? []), ...(coat?.supplies ?? [])],
   };
+}
+
+/** The area that takes a topping: a frosted top, all of what is coated, five faces of what stands on a rack. */
+function addTakes(
+  f: PlanFigures,
+  { frosting, coat, lots }: FinishChoice,
+  cake: FinishedCake,
+  { area }: CoatedSolid,
+): Ref<'cm²'> {
+  const covered = lots.some(({ toppings }) => toppings.some(({ by }) => by === 'cover'));
+  if (!covered) return area;
+  if (cake.box && !frosting) return f.sum('topping.area', TOPPING.faces, 'cm²', minus(area, cake.foot()));
+  if (coat && !frosting) return area;
+  return f.sum('topping.area', TOPPING.top, 'cm²', cm2(times(over(PI, 4), square(cake.top))));
 }
 
 /** Fillings, frostings, coats and toppings of all pieces. */
@@ -99,13 +116,13 @@ export function addFinishAll(
   piece: Ref<'g'> | null = null,
 ): FinishAll {
   const lots = addLots(f, lotsAsked, made);
-  const { filling, frosting, coat, fondant, solid } = each;
+  const { filling, frosting, coat, fondant, takes } = each;
   const fillingNeeded = filling ? addFillingTotal(f, filling, made) : null;
   const frostingTotal = frosting ? addFrostingTotal(f, frosting, lots) : null;
   const pots = coat ? addPots(f, lots, coat, made) : [];
   const fondantNeeded = fondant ? addFondantTotal(f, made, fondant) : null;
   const whole = piece ?? addPiece(f, each);
-  const finished = addToppings(f, lots, { piece: whole, cake, area: solid.area });
+  const finished = addToppings(f, lots, { piece: whole, cake, area: takes });
   return { piece: whole, fillingNeeded, frostingTotal, fondantNeeded, pots, lots: finished };
 }
 

@@ -26,6 +26,8 @@ export const LOT = {
 } as const;
 
 export const TOPPING = {
+  top: words('Area that takes the topping', 'The top, as it is frosted or open.'),
+  faces: words('Area that takes the topping', 'Five faces: what it stands on takes none.'),
   onPieceLabel: (what: string) => `${what} on a piece`,
   chosen: 'As chosen for this lot.',
   soakLabel: (what: string) => `${what}, share of the cake`,
