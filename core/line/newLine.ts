@@ -1,4 +1,4 @@
-import { narrowestFor } from '../process/vessel';
+import { narrowestFor } from '../model/vessel';
 import type {
   CakesicleLine,
   CoatChoice,
@@ -49,12 +49,12 @@ export const USUAL_BINDER: BinderChoice = {
   onHandG: null,
 };
 
-/** Height of a piece where none has been chosen yet, mm: a ball of 25 g, a cube of 4 cm. Basis: geometry. */
-const USUAL_PIECE_MM = 40;
+/** Working depth where no piece has been chosen yet, mm: a cube of 4 cm and a centimetre. Basis: geometry. */
+const USUAL_DEPTH_MM = 50;
 
 /** The vessel that leaves the smallest pool; any, where a piece fits none. */
-const vesselFor = (kitchen: KitchenDoc, pieceMm: number) =>
-  narrowestFor(kitchen.vessels ?? [], pieceMm) ?? first(kitchen.vessels, 'vessel');
+const vesselFor = (kitchen: KitchenDoc, deepMm: number) =>
+  narrowestFor(kitchen.vessels ?? [], deepMm) ?? first(kitchen.vessels, 'vessel');
 
 export const usualCoat = (vesselId: string): CoatChoice => ({
   kind: 'dark',
@@ -156,7 +156,7 @@ function newPop(ask: LineAsk): PopLine {
     crumb: [crumbStart(ask.crumb, ask.kitchen)],
     addIns: [],
     binder: USUAL_BINDER,
-    coat: usualCoat(vesselFor(ask.kitchen, USUAL_PIECE_MM).id),
+    coat: usualCoat(vesselFor(ask.kitchen, USUAL_DEPTH_MM).id),
     sticksOnHand: ask.kitchen.sticks ?? null,
     lots: [],
   };
@@ -220,7 +220,7 @@ function newMini(ask: LineAsk, style: MiniStyle): CubeLine | MiniWellsLine {
       heightMm: 30,
       trimMm: 6,
       kerfMm: 1,
-      coat: usualCoat(vesselFor(ask.kitchen, USUAL_PIECE_MM).id),
+      coat: usualCoat(vesselFor(ask.kitchen, USUAL_DEPTH_MM).id),
       lots: [],
     };
   }

@@ -3,9 +3,8 @@
  * the day and the paper read these; nobody has to read a label, a sentence or an id to learn a fact.
  */
 import type { EggsSettled } from '../formula/wholeEggs';
-import type { Dial } from '../model/kinds';
 import type { EggMode, FormulaDoc, Makes } from '../model/documents';
-import type { BinderKind, ChocolateKind, FrostingKind } from '../model/kinds';
+import type { Dial, BinderKind, ChocolateKind, FrostingKind } from '../model/kinds';
 import type { AnyRef, Ref } from '../figure';
 import type { Allergen, ReadLine } from '../quantity';
 

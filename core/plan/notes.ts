@@ -2,7 +2,7 @@ import type { BinderChoice, CakesicleLine, KitchenDoc } from '../model/documents
 import type { Ref } from '../figure';
 import { planBind } from '../process/bind';
 import { meltingBursts, ratingFromTestW } from '../process/microwave';
-import { narrowestFor } from '../process/vessel';
+import { narrowestFor } from '../model/vessel';
 import { MICROWAVE } from '../process/microwave.table';
 import { TEMPERING } from '../process/temper.table';
 import { POP_HANDS_S } from '../process/hands.table';
@@ -57,13 +57,13 @@ function meltNotes(kitchen: KitchenDoc, { kind, chocolate }: Pot): string[] {
 
 /** How to melt, what the school asks for, and what a narrower vessel would save. */
 export function coatNotes(kitchen: KitchenDoc, pots: readonly Pot[], coat: CoatPart): string[] {
-  const { choice, depth, vesselAcross, density, solid } = coat;
+  const { choice, depth, vesselAcross, density } = coat;
   const notes = [NOTES.dipped(choice.school), ...pots.flatMap((pot) => meltNotes(kitchen, pot))];
   if (pots.some(({ spooned }) => spooned)) notes.push(NOTES.spooned);
   if (choice.thinnedShare > 0) notes.push(NOTES.thin);
   notes.push(...[...new Set(pots.map(({ kind }) => kind))].map((kind) => NOTES.lots(kind)));
   const wide = vesselAcross.value;
-  const narrower = narrowestFor(kitchen.vessels ?? [], solid.height.value);
+  const narrower = narrowestFor(kitchen.vessels ?? [], depth.value);
   if (narrower && narrower.diameterMm < wide && pots.some(({ spooned }) => !spooned)) {
     const savesMl = ((Math.PI / 4) * (wide ** 2 - narrower.diameterMm ** 2) * depth.value) / 1000;
     notes.push(NOTES.narrower(narrower.name, savesMl * density.value));

@@ -1,3 +1,5 @@
+import type { Allergen } from './allergens.table';
+
 /**
  * What a cup, a spoon and a piece of each ingredient weigh, what it does in a batter, and what it warns of.
  * Cup masses are for a level US cup (236.6 ml), spoon masses for a level US teaspoon. Basis: typical figures of
@@ -22,8 +24,6 @@ export type Role =
   | 'acid'
   | 'chocolate'
   | 'other';
-
-import type { Allergen } from './allergens.table';
 
 export type { Allergen };
 

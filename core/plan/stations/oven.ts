@@ -1,10 +1,9 @@
 import type { KitchenDoc, Liner, OvenDoc } from '../../model/documents';
-import type { TinMaterial } from '../../model/kinds';
+import type { Dial, TinMaterial } from '../../model/kinds';
 import { calls, measure, minus, says, times, type Ref } from '../../figure';
 import { PARAMS, scopeOf } from '../../param';
 import { boilingShiftK } from '../../process/altitude';
 import { METHODS, ROOM } from '../../process/batter.table';
-import type { Dial } from '../../model/kinds';
 import { DIAL_STEP, nearestSetting } from '../../process/dial';
 import {
   BAKE_MODEL,

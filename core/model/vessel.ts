@@ -1,5 +1,3 @@
-import { COAT } from './coat.table';
-
 /** A vessel narrower than this share of the working depth holds no piece. Basis: geometry of a round piece. */
 const NARROWEST = 0.9;
 
@@ -9,9 +7,8 @@ export interface VesselMeasures {
   readonly depthMm: number;
 }
 
-/** The narrowest of some vessels that a piece fits into and can be dipped in whole; null where none does. */
-export function narrowestFor<V extends VesselMeasures>(vessels: readonly V[], pieceMm: number): V | null {
-  const deepMm = pieceMm + COAT.dipClearanceMm;
+/** The narrowest of some vessels that has the working depth and room for the piece; null where none has. */
+export function narrowestFor<V extends VesselMeasures>(vessels: readonly V[], deepMm: number): V | null {
   const [best] = vessels
     .filter(({ diameterMm, depthMm }) => depthMm >= deepMm && diameterMm > deepMm * NARROWEST)
     .sort((a, b) => a.diameterMm - b.diameterMm);
