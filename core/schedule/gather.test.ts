@@ -100,6 +100,15 @@ const flourIn = (stored: readonly StoredDoc[]) => {
 };
 
 describe('the shopping list', () => {
+  it('buys whole eggs, however they are weighed in', () => {
+    const weighed = changed((line) => ('eggs' in line ? { ...line, eggs: 'weigh' } : line));
+    const eggs = needsOf(weighed, planWhole({ ...EVENING, run: weighed })).filter(
+      ({ key }) => key === keyOf('eggs'),
+    );
+    expect(eggs.length).toBeGreaterThan(0);
+    for (const { by, amount } of eggs) expect([by, Number.isInteger(amount)]).toEqual(['pieces', true]);
+  });
+
   it('adds up a thing over all bowls, by hand from the figures', () => {
     let sum = 0;
     for (const { batch } of bowlsOf(run, whole)) {

@@ -63,6 +63,8 @@ export function needsOf(run: RunDoc, whole: RunPlan): Need[] {
       // In the writer's own words: "thyme leaves" tells a shop more than "chopped herb".
       const name = written.split(',')[0]?.trim() || written;
       if (counted) add(key, name, 'pieces', counted.value);
+      // Nobody buys part of an egg, however it is weighed in.
+      else if (line.whole) add(key, name, 'pieces', Math.ceil(mass.value / line.whole.pieceG - HAIR));
       else add(key, name, 'g', mass.value);
     }
   }
