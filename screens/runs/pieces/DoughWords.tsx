@@ -2,13 +2,13 @@ import { useState } from 'react';
 import type { CakesicleLine, KitchenDoc, PopLine, PortionSize } from '../../../core/model/documents';
 import { scoopsOf } from '../../../core/plan/stations/scoop';
 
-import { fromShown, showText, toShown, typedUnit, type NumberStyle } from '../../../core/quantity';
+import { showText, type NumberStyle } from '../../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../../state/store';
 
-import { NumberSheet } from '../../../ui/numberSheet';
 import { ChoiceValue, Sentence, Words, type Choice } from '../../../ui/sentence';
 
 import { CountField, MeasureField, ThingField, plainChoices, type LineProps } from './fields';
+import { GramsSheet } from './GramsSheet';
 import { OnHandField, StockField } from './stockFields';
 import { Dough } from './CrumbWords';
 import { CHOCOLATES, CoatWords, chocolateName } from './finish';
@@ -85,24 +85,14 @@ export function PopWords({ run, line, set }: LineProps<PopLine>) {
           onChoose={(choice) => (choice === OWN ? setAsking(true) : set('Size', { size: sizeOf(choice) }))}
           after="."
         />
-        <NumberSheet
-          ask={
-            asking
-              ? {
-                  title: 'Dough in a piece',
-                  value: size.by === 'mass' ? toShown(size.massG, 'g', style) : null,
-                  unit: typedUnit('g', style),
-                  decimals: 2,
-                  min: Number(toShown(2, 'g', style).toPrecision(2)),
-                  max: Number(toShown(500, 'g', style).toPrecision(4)),
-                }
-              : null
-          }
+        <GramsSheet
+          title="Dough in a piece"
+          open={asking}
+          valueG={size.by === 'mass' ? size.massG : null}
+          minG={2}
+          maxG={500}
           onClose={() => setAsking(false)}
-          onSave={(value) => {
-            setAsking(false);
-            set('Size', { size: { by: 'mass', massG: fromShown(value, 'g', style) } });
-          }}
+          onSave={(massG) => set('Size', { size: { by: 'mass', massG } })}
         />
         {line.stick ? (
           <>

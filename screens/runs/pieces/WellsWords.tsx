@@ -1,9 +1,8 @@
 import { useState } from 'react';
 import type { CupcakeLine, Fill, MiniWellsLine } from '../../../core/model/documents';
 import { FILL_RULES, FINISHES } from '../../../core/process/batter.table';
-import { fromShown, showText, toShown, typedUnit, counted } from '../../../core/quantity';
+import { showText, counted } from '../../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../../state/store';
-import { NumberSheet } from '../../../ui/numberSheet';
 import { ChoiceValue, Words, type Choice } from '../../../ui/sentence';
 import {
   BatchesField,
@@ -17,6 +16,7 @@ import {
   plainChoices,
   type LineProps,
 } from './fields';
+import { GramsSheet } from './GramsSheet';
 import { NameField, StockField } from './stockFields';
 import { CoatWords, FillingWords, FrostingWords } from './finish';
 import { FondantField } from './CubeWords';
@@ -76,24 +76,14 @@ function FillField({
         onChoose={(choice) => (choice === 'mass' ? setAsking(true) : onChange('Finish', fillOf(choice)))}
         after=","
       />
-      <NumberSheet
-        ask={
-          asking
-            ? {
-                title: 'Batter in a well',
-                value: fill.by === 'mass' ? toShown(fill.massG, 'g', style) : null,
-                unit: typedUnit('g', style),
-                decimals: 2,
-                min: Number(toShown(1, 'g', style).toPrecision(2)),
-                max: Number(toShown(5000, 'g', style).toPrecision(4)),
-              }
-            : null
-        }
+      <GramsSheet
+        title="Batter in a well"
+        open={asking}
+        valueG={fill.by === 'mass' ? fill.massG : null}
+        minG={1}
+        maxG={5000}
         onClose={() => setAsking(false)}
-        onSave={(value) => {
-          setAsking(false);
-          onChange('Batter in a well', { by: 'mass', massG: fromShown(value, 'g', style) });
-        }}
+        onSave={(massG) => onChange('Batter in a well', { by: 'mass', massG })}
       />
     </>
   );
