@@ -1,5 +1,6 @@
 import { View } from 'react-native';
-import type { Fault } from '../core/quantity';
+import { inStyle, type Fault } from '../core/quantity';
+import { useNumberStyle } from '../state/store';
 import { Icon } from './icons';
 import { Small, Strong } from './text';
 import { space, useTokens } from './theme';
@@ -29,10 +30,11 @@ export function Notice({ fault, mend }: Fault) {
 
 /** A caution at the step where it applies. */
 export function CautionLine({ words }: { readonly words: string }) {
+  const style = useNumberStyle();
   const { line } = useTokens();
   return (
     <View role="note" style={{ borderLeftWidth: 4, borderLeftColor: line, paddingLeft: space(1.5) }}>
-      <Small>{words}</Small>
+      <Small>{inStyle(words, style)}</Small>
     </View>
   );
 }

@@ -3,13 +3,15 @@ import { METHODS } from '../process/batter.table';
 import { BINDER_FACTOR } from '../process/bind.table';
 import { FROSTING_DENSITY } from '../process/frost.table';
 import { ALLERGEN_NAMES, BINDER_ALLERGENS, CHOCOLATE_ALLERGENS, FROSTING_ALLERGENS } from './allergens.table';
-import { cautionsFor, factsOf, type FactsOf } from './cautions';
+import { cautionsFor } from './cautions';
+import { factsOf, type FactsOf, type Unbaked } from './facts';
 import { doneTests } from './doneTests';
 
 const linesOf = (text: string) => readFormula({ text, measures: 'metric', takenFor: {} }, null).lines;
 const plain: FactsOf = {
   family: 'cupcake',
-  lines: linesOf('100 g plain flour\n100 g caster sugar\n2 eggs'),
+  baked: linesOf('100 g plain flour\n100 g caster sugar\n2 eggs'),
+  unbaked: [],
   allergens: ['gluten', 'egg'],
   words: [],
   frosting: null,
@@ -22,7 +24,7 @@ const words = (over: Partial<FactsOf>, id: string) =>
 
 describe('cautions', () => {
   it('says of a plain cake what holds for every plain cake, in the order of the work', () => {
-    expect(ids({})).toEqual(['allergens', 'raw', 'hot-tin', 'cool-safely', 'selling']);
+    expect(ids({})).toEqual(['allergens', 'raw', 'hot-tin', 'selling']);
   });
 
   it.each<[string, Partial<FactsOf>, string]>([
@@ -31,7 +33,15 @@ describe('cautions', () => {
     ['a coat', { family: 'pop', coat: true }, 'water-chocolate'],
     ['a mould', { family: 'cakesicle', mould: true }, 'food-moulds'],
     ['leftovers', { family: 'pop', leftovers: true }, 'leftovers'],
-    ['a core', { core: true }, 'core-knife'],
+    ['a core', { blade: 'core' }, 'blade'],
+    ['a sheet to cut', { blade: 'cut' }, 'blade'],
+    ['cream', { frosting: 'whipped cream' }, 'cool-safely'],
+    ['caramel', { words: ['salted caramel'] }, 'sugar-burns'],
+    ['garden flowers', { words: ['pansies'] }, 'flowers'],
+    ['wires', { words: ['stars on wires'] }, 'holds-only'],
+    ['nuts left whole in the batter', { baked: linesOf('100 g flour\n50 g hazelnuts') }, 'choking'],
+    ['blueberries', { words: ['blueberries'] }, 'choking'],
+    ['jelly sweets', { words: ['jelly beans'] }, 'choking'],
     ['cooked meringue', { frosting: 'cooked meringue' }, 'syrup'],
     ['a syrup buttercream', { frosting: 'meringue buttercream' }, 'syrup'],
     ['glitter', { words: ['gold glitter'] }, 'not-food'],
@@ -39,7 +49,7 @@ describe('cautions', () => {
     ['cherries', { words: ['a whole cherry'] }, 'choking'],
     ['hard pearls', { words: ['silver pearls'] }, 'choking'],
     ['rum in the dough', { words: ['dark rum'] }, 'alcohol'],
-    ['brandy in the batter', { lines: linesOf('100 g flour\n2 tbsp brandy') }, 'alcohol'],
+    ['brandy in the batter', { baked: linesOf('100 g flour\n2 tbsp brandy') }, 'alcohol'],
   ])('warns of %s', (_, over, id) => {
     expect(ids(over)).toContain(id);
     expect(ids({})).not.toContain(id);
@@ -47,7 +57,7 @@ describe('cautions', () => {
 
   it('says whether the oven has driven some of the alcohol off, and how to do without', () => {
     expect(words({ words: ['dark rum'] }, 'alcohol')).toMatch(/no oven drives off.+Apple juice/);
-    expect(words({ lines: linesOf('100 g flour\n2 tbsp brandy') }, 'alcohol')).toMatch(
+    expect(words({ baked: linesOf('100 g flour\n2 tbsp brandy') }, 'alcohol')).toMatch(
       /not drive all of it off/,
     );
   });
@@ -69,12 +79,12 @@ describe('cautions', () => {
         mould: true,
         stick: true,
         leftovers: true,
-        core: true,
+        blade: 'core',
         microwave: true,
       }),
     );
     expect(new Set(all.map(({ id }) => id)).size).toBe(all.length);
-    for (const caution of all) expect(caution.words.length).toBeLessThan(260);
+    for (const caution of all) expect(caution.words.length).toBeLessThan(290);
   });
 });
 
@@ -89,6 +99,46 @@ describe('how a piece keeps', () => {
     ['custard', { words: ['vanilla custard'] }, 'cream'],
     ['a coat', { coat: true }, 'coated pop'],
   ])('%s', (_, over, part) => expect(keeps(over)).toContain(part));
+  const made = (text: string, steps = ''): Unbaked[] => [{ name: 'It', lines: linesOf(text), steps }];
+  it.each<[string, Unbaked[], string[]]>([
+    [
+      'a buttercream with a spoon of milk',
+      made('200 g icing sugar\n100 g butter\n15 g milk'),
+      ['plain cake'],
+    ],
+    ['a jam', made('200 g raspberry jam'), ['plain cake']],
+    ['a filling of cream', made('200 g double cream\n20 g icing sugar'), ['plain cake', 'cream']],
+    ['a ganache', made('200 g dark chocolate\n150 g double cream'), ['plain cake', 'buttercream']],
+    [
+      'a cooked egg filling',
+      made('3 egg yolks\n100 g sugar\n50 g butter', 'Heat, stirring, until it thickens.'),
+      ['plain cake', 'curd'],
+    ],
+    [
+      'a mousse of raw egg',
+      made('3 eggs\n150 g dark chocolate', 'Fold together.'),
+      ['plain cake', 'raw egg'],
+    ],
+  ])('%s', (_, unbaked, parts) => expect(keeps({ unbaked })).toEqual(parts));
+  it('says raw egg of what nothing heats, and only of that', () => {
+    const icing = made('1 egg white\n200 g icing sugar', 'Beat until smooth.');
+    expect(words({ unbaked: icing }, 'raw-egg-served')).toMatch(/Nothing cooks the egg in "It"/);
+    const cooked = made('3 egg yolks\n100 g sugar', 'Cook over simmering water.');
+    expect(ids({ unbaked: cooked })).not.toContain('raw-egg-served');
+    expect(ids({ unbaked: icing })).toContain('cool-safely');
+  });
+  it('takes nothing for what it is not: chopped nuts, buttercream, flower water, vinegar', () => {
+    const calm = [
+      'chopped hazelnuts',
+      'ground almonds',
+      'orange flower water',
+      'wine vinegar',
+      'cherry jam',
+      'gelatine leaves',
+    ];
+    for (const id of ['choking', 'flowers', 'alcohol']) expect(ids({ words: calm })).not.toContain(id);
+    expect(keeps({ words: ['vanilla buttercream', 'cream of tartar'] })).toEqual(['plain cake']);
+  });
   it('is a plain cake’s where nothing is in or on it', () => expect(keeps({})).toEqual(['plain cake']));
 });
 

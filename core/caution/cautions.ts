@@ -1,8 +1,6 @@
-import type { Family } from '../model/documents';
-import type { Frosting } from '../process/frost.table';
-import type { Allergen, ReadLine, Role } from '../quantity';
 import { allergenNames } from './allergens.table';
-import type { Part } from './keeping';
+import { counted } from '../quantity';
+import type { Facts } from './facts';
 
 export type CautionPlace =
   'gather' | 'mix' | 'bake' | 'microwave' | 'cool' | 'crumb' | 'dip' | 'mould' | 'finish' | 'serve';
@@ -11,107 +9,6 @@ export interface Caution {
   readonly id: string;
   readonly place: CautionPlace;
   readonly words: string;
-}
-
-/** What is in a piece and how it is made, as far as cautions and keeping go. */
-export interface Facts {
-  readonly family: Family;
-  readonly allergens: readonly Allergen[];
-  readonly rawEgg: boolean;
-  readonly rawFlour: boolean;
-  readonly alcohol: boolean;
-  /** The alcohol goes in after the oven, or there is no oven. */
-  readonly alcoholStays: boolean;
-  readonly oven: boolean;
-  readonly microwave: boolean;
-  readonly coat: boolean;
-  readonly mould: boolean;
-  readonly stick: boolean;
-  readonly leftovers: boolean;
-  readonly cream: boolean;
-  readonly syrupMeringue: boolean;
-  readonly core: boolean;
-  /** Whole round or hard things that a small child can choke on. */
-  readonly choking: boolean;
-  /** Things that shine and are not always food. */
-  readonly glitter: boolean;
-  readonly keeps: readonly Part[];
-}
-
-export interface FactsOf {
-  readonly family: Family;
-  readonly lines: readonly ReadLine[];
-  readonly allergens: readonly Allergen[];
-  /** Names of fillings, toppings, add-ins and layers. */
-  readonly words: readonly string[];
-  readonly frosting: Frosting | null;
-  readonly coat: boolean;
-  readonly oven: boolean;
-  readonly microwave?: boolean;
-  readonly mould?: boolean;
-  readonly stick?: boolean;
-  readonly leftovers?: boolean;
-  readonly core?: boolean;
-  readonly softCheese?: boolean;
-}
-
-const FROSTING_KEEPS: Readonly<Record<Frosting, Part>> = {
-  buttercream: 'buttercream',
-  'meringue buttercream': 'buttercream',
-  'whipped cream': 'cream',
-  'cream with yoghurt': 'cream',
-  ganache: 'buttercream',
-  'soft cheese': 'soft cheese',
-  'cooked meringue': 'cooked meringue',
-  glaze: 'plain cake',
-};
-const ALCOHOL = new Set(['spirit', 'wine']);
-const ALCOHOL_WORDS = /\b(rum|brandy|whisky|whiskey|liqueur|liquor|spirits?|wine|cider|beer|gin|vodka)\b/i;
-const CHOKING_WORDS =
-  /\b(whole (?:cherr|grape|nut|blueberr)|cherr(?:y|ies)|grapes?|pearls?|dragees?|dragées?|hard sweets?|marshmallows?|popcorn)\b/i;
-const GLITTER_WORDS = /\b(glitter|lustre|luster|shimmer|mist|gold leaf|silver leaf|dust)\b/i;
-
-/** What cautions and keeping go by, from the lines, the names and the ways of a piece. */
-export function factsOf(given: FactsOf): Facts {
-  const has = (test: (role: Role, key: string) => boolean) =>
-    given.lines.some((line) => line.ingredient && test(line.ingredient.role, line.ingredient.key));
-  const words = given.words.join(' ; ');
-  const said = (pattern: RegExp) => pattern.test(words);
-  const inCake = has((_, key) => ALCOHOL.has(key));
-  const cream = said(/\b(cream|custard|yoghurt|yogurt|mascarpone)\b/i);
-  const keeps = new Set<Part>(['plain cake']);
-  if (given.frosting) keeps.add(FROSTING_KEEPS[given.frosting]);
-  if (cream) keeps.add('cream');
-  if (said(/\bcurd\b/i)) keeps.add('curd');
-  if (given.softCheese === true || said(/\bsoft cheese\b/i)) keeps.add('soft cheese');
-  if (given.coat || given.mould === true) {
-    keeps.delete('plain cake');
-    keeps.add('coated pop');
-  }
-  return {
-    family: given.family,
-    allergens: given.allergens,
-    rawEgg: has((role) => role === 'egg'),
-    rawFlour: has((role) => role === 'flour'),
-    alcohol: inCake || said(ALCOHOL_WORDS),
-    alcoholStays: said(ALCOHOL_WORDS),
-    oven: given.oven,
-    microwave: given.microwave ?? false,
-    coat: given.coat,
-    mould: given.mould ?? false,
-    stick: given.stick ?? false,
-    leftovers: given.leftovers ?? false,
-    cream:
-      cream ||
-      given.frosting === 'whipped cream' ||
-      given.frosting === 'cream with yoghurt' ||
-      given.frosting === 'soft cheese',
-    syrupMeringue: given.frosting === 'cooked meringue' || given.frosting === 'meringue buttercream',
-    core: given.core ?? false,
-    choking: said(CHOKING_WORDS),
-    glitter: said(GLITTER_WORDS),
-    keeps: [...keeps],
-  };
 }
 
 interface Rule {
@@ -127,6 +24,12 @@ const rule = (id: string, place: CautionPlace, when: Rule['when'], words: string
   when,
   words: typeof words === 'string' ? () => words : words,
 });
+
+const BLADES = {
+  core: 'Cut cores with the piece on the board, never in the hand, and the knife or corer away from it.',
+  cut: 'Cut on a board, the knife away from the hand that holds the sheet; wipe a hot blade on a folded cloth.',
+  skewer: 'Pierce with the piece on the board, never towards the hand that holds it.',
+} as const;
 
 /** One caution a rule, at the step where it matters. Usual guidance; local codes and trained people decide. */
 const RULES: readonly Rule[] = [
@@ -150,7 +53,8 @@ const RULES: readonly Rule[] = [
     'leftovers',
     'gather',
     ({ leftovers }) => leftovers,
-    'The age of leftover cake counts on: what was two days old yesterday is three days old in the pop. Use none that has stood out with cream or soft cheese.',
+    ({ ageDays }) =>
+      `${ageDays > 0 ? `The cake is ${counted(ageDays, 'day')} old, and that counts on: the pops keep so much less.` : 'The age of leftover cake counts on in the pop.'} Use none that has stood out with cream or soft cheese, or whose age nobody knows.`,
   ),
   rule(
     'raw',
@@ -158,6 +62,13 @@ const RULES: readonly Rule[] = [
     ({ rawEgg, rawFlour }) => rawEgg || rawFlour,
     ({ rawEgg, rawFlour }) =>
       `${rawEgg && rawFlour ? 'Raw egg and raw flour' : rawEgg ? 'Raw egg' : 'Raw flour'} can carry germs. Do not taste the batter, and wash hands and bench after it.`,
+  ),
+  rule(
+    'raw-egg-served',
+    'finish',
+    ({ rawEggServed }) => rawEggServed.length > 0,
+    ({ rawEggServed }) =>
+      `Nothing cooks the egg in ${list(rawEggServed.map((name) => `"${name}"`))}: take pasteurised egg, above all for children, who is pregnant, old or ill. Keep it cold.`,
   ),
   rule(
     'hot-tin',
@@ -169,25 +80,31 @@ const RULES: readonly Rule[] = [
     'hot-mug',
     'microwave',
     ({ microwave }) => microwave,
-    'The mug is hotter than it looks and steam comes out at the top: lift it with a dry cloth and wait a minute. Plain liquids can boil over all at once when they are moved; stir them half-way.',
+    'The mug is hotter than it looks and steam comes out at the top: lift it with a dry cloth and wait a minute. Plain liquids can boil over all at once when they are moved; stir them half-way. No mug with a metal rim or trim.',
   ),
   rule(
     'cool-safely',
     'cool',
-    ({ oven, cream }) => oven || cream,
-    'Cream, soft-cheese and egg toppings go on cold cakes and into the fridge within two hours. Local rules come first.',
+    ({ cold }) => cold,
+    'What holds cream, soft cheese or egg goes on cold cake and into the fridge within two hours, one hour in a room above {32 °C}. Local rules come first.',
   ),
   rule(
-    'core-knife',
+    'blade',
     'finish',
-    ({ core }) => core,
-    'Cut cores with the piece on the board, never in the hand, and the knife or skewer away from it.',
+    ({ blade }) => blade !== null,
+    ({ blade }) => (blade === null ? '' : BLADES[blade]),
+  ),
+  rule(
+    'sugar-burns',
+    'finish',
+    ({ syrup }) => syrup,
+    'Boiling sugar and caramel burn deeper than water: a heavy pan, no children at the stove, cold water at hand. Never taste it hot.',
   ),
   rule(
     'water-chocolate',
     'dip',
     ({ coat, mould }) => coat || mould,
-    'Keep water and steam off melted chocolate, and your skin off it: it sticks and burns longer than water does.',
+    'Keep water and steam off melted chocolate and hot fat, and your skin off them: they stick and burn longer than water does.',
   ),
   rule(
     'food-moulds',
@@ -208,6 +125,18 @@ const RULES: readonly Rule[] = [
     'Glitter, mists and dusts that say "non-toxic" are not food. Use those that say edible.',
   ),
   rule(
+    'flowers',
+    'finish',
+    ({ flowers }) => flowers,
+    'Only flowers and leaves that are known to be edible and were grown to be eaten: a florist’s are sprayed, and some garden ones are poisonous.',
+  ),
+  rule(
+    'holds-only',
+    'serve',
+    ({ notFood }) => notFood,
+    'Wires, picks and paper are not food: keep them out of the cake itself, and take them off before children eat.',
+  ),
+  rule(
     'stick',
     'serve',
     ({ stick }) => stick,
@@ -217,7 +146,7 @@ const RULES: readonly Rule[] = [
     'choking',
     'serve',
     ({ choking }) => choking,
-    'Round and hard things choke small children: quarter cherries and grapes, leave hard pearls off for under-fives.',
+    'Round, hard and springy things choke small children: quarter cherries, grapes and large berries, chop nuts, and leave marshmallows, jelly sweets and hard pearls off for under-fives.',
   ),
   rule(
     'selling',

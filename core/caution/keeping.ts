@@ -8,6 +8,8 @@ export type Part =
   | 'soft cheese'
   | 'curd'
   | 'cooked meringue'
+  | 'raw egg'
+  | 'fresh fruit'
   | 'coated pop'
   | 'dough ball, frozen';
 
@@ -28,6 +30,8 @@ export const KEEPING: Readonly<Record<Part, Keeping>> = {
   'soft cheese': { roomDays: null, fridgeDays: 2, frozenDays: null, outHours: 2 },
   curd: { roomDays: null, fridgeDays: 2, frozenDays: null, outHours: 2 },
   'cooked meringue': { roomDays: null, fridgeDays: 2, frozenDays: null, outHours: 2 },
+  'raw egg': { roomDays: null, fridgeDays: 1, frozenDays: null, outHours: 2 },
+  'fresh fruit': { roomDays: 1, fridgeDays: 2, frozenDays: null, outHours: null },
   'coated pop': { roomDays: 2, fridgeDays: 7, frozenDays: null, outHours: null },
   'dough ball, frozen': { roomDays: null, fridgeDays: 2, frozenDays: 60, outHours: null },
 };
@@ -38,23 +42,29 @@ const HOT_C = 32;
 const least = (values: readonly (number | null)[]): number | null =>
   values.includes(null) ? null : Math.min(...values.map((value) => value ?? 0));
 
-/** A whole piece keeps as its most delicate part does, in every place. */
-export function keepingOf(parts: readonly Part[], roomC: number): Keeping {
+/**
+ * A whole piece keeps as its most delicate part does, in every place.
+ * @param roomC room that it stands in, °C
+ * @param ageDays days that cake in it has behind it: they count on, but for the freezer, which nobody should use again
+ */
+export function keepingOf(parts: readonly Part[], roomC: number, ageDays = 0): Keeping {
   if (parts.length === 0) throw new Error('invariant: a piece has parts');
   const all = parts.map((part) => KEEPING[part]);
   const hours = all.map(({ outHours }) => outHours).filter((value) => value !== null);
   const out = hours.length === 0 ? null : Math.min(...hours);
+  const less = (days: number | null) => (days === null ? null : Math.max(days - ageDays, 0));
   return {
-    roomDays: least(all.map(({ roomDays }) => roomDays)),
-    fridgeDays: least(all.map(({ fridgeDays }) => fridgeDays)),
-    frozenDays: least(all.map(({ frozenDays }) => frozenDays)),
+    roomDays: less(least(all.map(({ roomDays }) => roomDays))),
+    fridgeDays: less(least(all.map(({ fridgeDays }) => fridgeDays))),
+    frozenDays: ageDays > 0 ? null : least(all.map(({ frozenDays }) => frozenDays)),
     outHours: out === null ? null : roomC > HOT_C ? out / 2 : out,
   };
 }
 
 /** The same in words, for a label. */
 export function keepingWords(keeping: Keeping): string {
-  const days = (n: number) => (n >= 30 ? counted(Math.round(n / 30), 'month') : counted(n, 'day'));
+  const days = (n: number) =>
+    n === 0 ? 'today only' : n >= 30 ? counted(Math.round(n / 30), 'month') : counted(n, 'day');
   const places = [
     keeping.roomDays === null ? '' : `cool room ${days(keeping.roomDays)}`,
     keeping.fridgeDays === null ? '' : `fridge ${days(keeping.fridgeDays)}`,

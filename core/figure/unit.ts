@@ -14,7 +14,8 @@ export type Unit =
   | 'times'
   | 'pieces'
   | 'loads'
-  | 'eggs'
+  /** Things that come whole: eggs, tins, leaves. */
+  | 'wholes'
   | 'cm²'
   | 'g/cm²'
   | 'W';
@@ -40,7 +41,7 @@ export type Dimension =
   /** What no unit can be: grams times grams. No figure has it, so what came of it fits nowhere. */
   | 'nonsense';
 
-export type DimensionOf<U extends Unit> = U extends 'share' | 'times' | 'pieces' | 'loads' | 'eggs'
+export type DimensionOf<U extends Unit> = U extends 'share' | 'times' | 'pieces' | 'loads' | 'wholes'
   ? '1'
   : U extends Dimension
     ? U

@@ -8,6 +8,7 @@ import {
   type OwnMeasures,
   type ReadLine,
   type Role,
+  type WholeSort,
 } from '../quantity';
 import { checkFormula, checkSteps } from './checks';
 
@@ -41,10 +42,17 @@ export interface WeighedLine {
 export interface Weighed {
   readonly items: readonly WeighedLine[];
   /** The line whose whole things decide the scale; null where nothing is counted. */
-  readonly eggLine: ReadLine | null;
+  readonly wholeLine: ReadLine | null;
   /** Lines that ask for "some". */
   readonly toTaste: readonly ReadLine[];
   readonly basis: 'typical' | 'stated';
+}
+
+/** Fruit differs from one to the next and a pod only flavours: nobody scales a batch to them. Eggs and packs are the same each time. */
+function wholeLineOf(lines: readonly ReadLine[]): ReadLine | null {
+  const of = (sort: WholeSort) => lines.find(({ whole }) => whole?.sort === sort);
+  const egg = lines.find(({ whole, ingredient }) => whole && ingredient?.key === 'egg');
+  return egg ?? of('egg') ?? of('pack') ?? null;
 }
 
 function weighedOf(lines: readonly ReadLine[]): Weighed {
@@ -57,7 +65,7 @@ function weighedOf(lines: readonly ReadLine[]): Weighed {
   const read = items.map(({ line }) => line);
   return {
     items,
-    eggLine: read.find((l) => l.whole && l.ingredient?.key === 'egg') ?? read.find((l) => l.whole) ?? null,
+    wholeLine: wholeLineOf(read),
     toTaste: lines.filter((l) => l.status === 'no amount'),
     basis: read.some((l) => l.basis === 'typical') ? 'typical' : 'stated',
   };

@@ -42,7 +42,7 @@ export function scaledLines(lines: readonly ReadLine[], factor: number): ScaledL
     .map(({ called, name, massG, whole }) => ({
       name: called || name,
       massG: massG * factor,
-      count: whole ? whole.count * factor : null,
+      count: whole?.sort === 'egg' ? whole.count * factor : null,
     }));
 }
 
@@ -56,7 +56,7 @@ export function scaledText(doc: FormulaDoc, { lines }: Pick<ReadFormula, 'lines'
       const line = lines[i];
       if (!line || line.status !== 'read') return raw;
       const name = line.called || line.name;
-      if (line.whole) {
+      if (line.whole?.sort === 'egg') {
         const count = Math.max(0.25, Math.round(line.whole.count * factor * 4) / 4);
         return `${count} ${name}`;
       }

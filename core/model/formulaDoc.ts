@@ -23,6 +23,8 @@ export const formulaSchema = z.looseObject({
   /** Line as written → key of the ingredient that the person says it is. */
   takenFor: z.record(z.string(), z.string()).default({}),
   steps: z.string().max(20_000).default(''),
+  /** Height of the kitchen that it is written for, m; for low ground where nothing is said. */
+  writtenForM: z.number().min(-400).max(5000).optional(),
   /** What it makes; a batter where nothing is said. */
   makes: makesSchema.optional(),
   /** Other formulas that one batch of this one takes, and how much of each. */

@@ -129,6 +129,8 @@ export const binderSchema = z.looseObject({
 });
 export type BinderChoice = z.infer<typeof binderSchema>;
 
+/** Days that the cake has behind it; left out where nobody has said. */
+const ageDays = wholeNumber('days', 0, 60).optional();
 const crumbKindSchema = z.enum(CRUMB_KINDS);
 export const crumbPartSchema = z.discriminatedUnion('from', [
   /** Baked for this: scaled to what the other parts leave open. */
@@ -157,8 +159,9 @@ export const crumbPartSchema = z.discriminatedUnion('from', [
     frostingShare: share(0, 0.8),
     scraped: z.boolean(),
     crumb: crumbKindSchema,
+    ageDays,
   }),
-  z.object({ from: z.literal('trimmings'), massG: grams(1, 100_000), crumb: crumbKindSchema }),
+  z.object({ from: z.literal('trimmings'), massG: grams(1, 100_000), crumb: crumbKindSchema, ageDays }),
   /** Biscuits or other dry things, crushed: they take up more binder. */
   z.object({ from: z.literal('biscuit'), massG: grams(1, 100_000) }),
 ]);

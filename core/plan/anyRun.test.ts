@@ -20,7 +20,7 @@ const NEVER_BELOW_NOUGHT: ReadonlySet<Unit> = new Set([
   'pieces',
   'cm²',
   'loads',
-  'eggs',
+  'wholes',
 ]);
 
 function soundFigure(plan: LinePlan, { id, unit, value, low, high }: Figure): void {

@@ -54,7 +54,7 @@ export interface BatchIngredient {
   readonly line: ReadLine;
   readonly mass: Ref<'g'>;
   /** How many whole ones, for eggs and the like; null for what is weighed. */
-  readonly whole: Ref<'eggs'> | null;
+  readonly whole: Ref<'wholes'> | null;
 }
 
 /** What a batch takes of another formula. */
@@ -63,8 +63,10 @@ export interface BatchPart {
   readonly mass: Ref<'g'>;
 }
 
-/** What keeping eggs whole did. */
+/** What keeping eggs, or the tins of a formula without eggs, whole did. */
 export interface EggChoice {
+  /** What one of them is called. */
+  readonly one: string;
   readonly mode: EggMode;
   readonly inFormula: number;
   readonly exact: number;
@@ -191,7 +193,7 @@ export type DoneBy = 'clock' | 'doneness' | 'squeeze' | 'firm' | 'set' | 'cool';
 /** What a task does, with what its words need. */
 export type TaskDoes =
   | { readonly does: 'butter out' }
-  | { readonly does: 'eggs out' }
+  | { readonly does: 'eggs out'; readonly what: 'eggs' | 'milk' | 'both' }
   | { readonly does: 'weigh out and line' }
   | { readonly does: 'oven on'; readonly settingC: number; readonly dial: Dial }
   | { readonly does: 'mix'; readonly meaning: string }

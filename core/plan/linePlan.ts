@@ -1,4 +1,5 @@
-import { cautionsFor, type Caution, type Facts } from '../caution/cautions';
+import { cautionsFor, type Caution } from '../caution/cautions';
+import type { Facts, Ways } from '../caution/facts';
 import { keepingOf, type Keeping } from '../caution/keeping';
 import type { AnyRef, Explained, Figure, LaidOut, Move, Ref } from '../figure';
 import { edit, takeOffer } from '../line';
@@ -39,7 +40,8 @@ import type { FinishedLot } from './stations/lots';
 import type { MicroPart } from './stations/microwave';
 import type { ShellPart } from './stations/shell';
 import type { WellPart } from './stations/well';
-import { nutWarnings } from './warnings';
+import { formulaWarnings, nutWarnings, oldWarnings } from './warnings';
+import { formulasOf, lineFacts } from './facts';
 import { warning, type Warning } from './warnings.words';
 
 /** What other lines of the run take of the same formulas, g by formula id. */
@@ -170,7 +172,7 @@ export interface Planned {
   readonly drawing: () => Drawing;
   readonly cutSays: () => CutSays;
   readonly warnings: () => readonly Warning[];
-  readonly facts: (allergens: readonly Allergen[]) => Facts;
+  readonly ways: () => Ways;
   readonly tests: () => readonly string[];
   readonly notes: () => readonly string[];
 }
@@ -275,6 +277,8 @@ export class LinePlan implements Explained {
   get warnings(): readonly Warning[] {
     const unused = this.ledger.untaken();
     return [
+      ...formulaWarnings(this.run, this.formulas()),
+      ...oldWarnings(this.told.ways().ageDays ?? 0),
       ...this.told.warnings(),
       ...nutWarnings(this.line.lots ?? [], this.lots),
       ...(unused.length > 0 ? [warning({ code: 'measured and not used', ids: unused })] : []),
@@ -284,7 +288,8 @@ export class LinePlan implements Explained {
     return cautionsFor(this.facts());
   }
   get keeping(): Keeping {
-    return keepingOf(this.facts().keeps, this.parts.cool?.room.value ?? ROOM_C);
+    const { keeps, ageDays } = this.facts();
+    return keepingOf(keeps, this.parts.cool?.room.value ?? ROOM_C, ageDays);
   }
   /** Of a piece and of all its lots, each once. */
   get allergens(): readonly Allergen[] {
@@ -313,8 +318,14 @@ export class LinePlan implements Explained {
     return { ...remainder, offers };
   }
 
+  /** Formulas that the line is made of. */
+  private formulas(): ReturnType<typeof formulasOf> {
+    const { contents, ownCoat, lots } = this.told;
+    return formulasOf(this.run, contents, ownCoat, lots);
+  }
+
   private facts(): Facts {
-    return (this.keptFacts ??= this.told.facts(this.allergens));
+    return (this.keptFacts ??= lineFacts(this.run, this.told.ways(), this.formulas(), this.allergens));
   }
 }
 

@@ -9,6 +9,7 @@ import type { CoolPart } from './stations/cool';
 import type { CrumbBake } from './stations/crumb';
 import type { LoadPlan } from './stations/loads';
 import type { MicroPart } from './stations/microwave';
+import type { ReadLine } from '../quantity';
 import { TIMES } from './tasks.words';
 import { BOWL, HAND, MIN_S, after, task, wholeMinutes, type Said, sheetHolds } from './taskSaid';
 
@@ -20,16 +21,35 @@ export interface WellTimes {
   readonly ovenWarms: Ref<'s'>;
   readonly butterOut: Ref<'s'>;
   readonly eggsOut: Ref<'s'>;
+  /** What of the formula comes out of the fridge; null where nothing does. */
+  readonly cold: 'eggs' | 'milk' | 'both' | null;
 }
 
-export function addWellTimes(f: PlanFigures, method: MethodDef): WellTimes {
+/** Creamed with fat that is firm from the fridge; oil and soft spreads need no warming. */
+const FIRM_FATS = new Set(['butter', 'lard']);
+const COLD_DAIRY = new Set(['milk', 'buttermilk', 'cream', 'yoghurt', 'sour cream', 'soft cheese']);
+
+/** What a batter takes from the fridge. */
+function coldIn(lines: readonly ReadLine[]): WellTimes['cold'] {
+  const eggs = lines.some(({ ingredient }) => ingredient?.role === 'egg');
+  const milk = lines.some(({ ingredient }) => ingredient && COLD_DAIRY.has(ingredient.key));
+  if (eggs) return milk ? 'both' : 'eggs';
+  return milk ? 'milk' : null;
+}
+
+export function addWellTimes(f: PlanFigures, method: MethodDef, lines: readonly ReadLine[]): WellTimes {
+  const firm = lines.some(({ ingredient }) => ingredient && FIRM_FATS.has(ingredient.key));
+  const cold = coldIn(lines);
+  const butterOutS = firm ? method.butterOutMin * MIN_S : 0;
+  const eggsOutS = cold ? HANDS.eggsOutMin * MIN_S : 0;
   return {
+    cold,
     weighOut: f.given('day.weighOut', TIMES.weighOut, 's', HANDS.weighOutMin * MIN_S, 'typical'),
     mix: f.given('day.mix', TIMES.mix(method), 's', method.mixMin * MIN_S, 'typical'),
     fillWell: f.given('day.fillWell', TIMES.fillWell, 's', HANDS.fillWellS, 'typical'),
     ovenWarms: f.given('day.ovenWarms', TIMES.ovenWarms, 's', HANDS.ovenWarmsMin * MIN_S, 'typical'),
-    butterOut: f.given('day.butterOut', TIMES.butterOut, 's', method.butterOutMin * MIN_S, 'typical'),
-    eggsOut: f.given('day.eggsOut', TIMES.eggsOut, 's', HANDS.eggsOutMin * MIN_S, 'typical'),
+    butterOut: f.given('day.butterOut', TIMES.butterOut, 's', butterOutS, 'typical'),
+    eggsOut: f.given('day.eggsOut', TIMES.eggsOut, 's', eggsOutS, 'typical'),
   };
 }
 
@@ -63,7 +83,16 @@ function readyTasks({ times, bake, oven }: WellDay): Task[] {
   });
   return [
     ...(times.butterOut.value > 0 ? [butter] : []),
-    task({ id: 'eggs-out', kind: 'ahead', what: { does: 'eggs out' }, takes: times.eggsOut }),
+    ...(times.cold
+      ? [
+          task({
+            id: 'eggs-out',
+            kind: 'ahead',
+            what: { does: 'eggs out', what: times.cold },
+            takes: times.eggsOut,
+          }),
+        ]
+      : []),
     task({
       id: 'weigh-out',
       kind: 'hands',
@@ -98,7 +127,7 @@ function batterTasks(day: WellDay): Task[] {
       batchId: BATTER,
       after: [
         ...(times.butterOut.value > 0 ? [after('butter-out')] : []),
-        after('eggs-out'),
+        ...(times.cold ? [after('eggs-out')] : []),
         after('weigh-out'),
       ],
     }),

@@ -42,6 +42,12 @@ export interface TaskWords {
 }
 
 /** A task in the kitchen's words. */
+const OUT_OF_THE_FRIDGE = {
+  eggs: 'Eggs out',
+  milk: 'Milk and the like out',
+  both: 'Eggs and milk out',
+} as const;
+
 export function taskWords({ what, pieces, load }: Pick<Task, 'what' | 'pieces' | 'load'>): TaskWords {
   const say = (label: string, detail: string): TaskWords => ({ label, detail });
   const round = (label: string, rounds: number) => (rounds > 1 ? `${label}, round ${load ?? 1}` : label);
@@ -52,7 +58,7 @@ export function taskWords({ what, pieces, load }: Pick<Task, 'what' | 'pieces' |
         'Soft at {18 °C} to {20 °C}: a finger leaves a dent and does not slide through.',
       );
     case 'eggs out':
-      return say('Eggs and milk out', 'At room temperature they blend without curdling the batter.');
+      return say(OUT_OF_THE_FRIDGE[what.what], 'At room temperature they blend without curdling the batter.');
     case 'weigh out and line':
       return say('Weigh out, line the tins', 'Everything ready before the mixer starts.');
     case 'oven on':

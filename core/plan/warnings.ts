@@ -1,11 +1,14 @@
 import { ALLERGEN_NAMES } from '../caution/allergens.table';
+import { KEEPING } from '../caution/keeping';
 import type { KitchenDoc, Lot } from '../model/documents';
 import type { Ref } from '../figure';
 import { BICARBONATE_WAIT_MIN, BOWLS, type MethodDef } from '../process/batter.table';
 import { COAT } from '../process/coat.table';
 import { FITTED_AIR_C, HANDS } from '../process/oven.table';
 import { MICROWAVE } from '../process/microwave.table';
-import type { KnownFormula } from './context';
+import { isHighFor } from '../formula/altitude';
+import type { KnownFormula, RunContext } from './context';
+import type { formulasOf } from './facts';
 import type { LotPlan } from './emitted';
 import { isNutty, nutsIn } from './allergens';
 import type { OvenPart } from './stations/oven';
@@ -36,8 +39,28 @@ export function nutWarnings(lots: readonly Lot[], planned: readonly LotPlan[]): 
 export const finishWarnings = ({ name, warning: mend }: FinishWords): Warning[] =>
   mend ? [warning({ code: 'finish', name, mend })] : [];
 
-export const unreadWarnings = ({ read }: KnownFormula): Warning[] =>
-  read.unread > 0 ? [warning({ code: 'lines unread', lines: read.unread })] : [];
+/** Cake from before that is older than frosted cake keeps in a fridge. */
+export function oldWarnings(ageDays: number): Warning[] {
+  const mostDays = KEEPING.buttercream.fridgeDays ?? 0;
+  return ageDays > mostDays ? [warning({ code: 'leftovers old', days: ageDays, mostDays })] : [];
+}
+
+/** Lines of any formula that could not be read, and batters written for lower down. */
+export function formulaWarnings(
+  run: RunContext,
+  { baked, unbaked }: ReturnType<typeof formulasOf>,
+): Warning[] {
+  const unread = [...baked, ...unbaked].flatMap((id): Warning[] => {
+    const { doc, read } = run.formula(id);
+    return read.unread > 0 ? [warning({ code: 'lines unread', lines: read.unread, formula: doc.name })] : [];
+  });
+  const heightM = run.kitchen.altitudeM ?? 0;
+  const low = baked.map((id) => run.formula(id)).filter((known) => isHighFor(known, heightM));
+  return [
+    ...unread,
+    ...low.map(({ doc }) => warning({ code: 'written for lower down', heightM, formula: doc.name })),
+  ];
+}
 
 /** An oven outside what the model was fitted to. */
 export function ovenWarnings({ wanted }: OvenPart): Warning[] {

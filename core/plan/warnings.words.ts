@@ -3,7 +3,8 @@ import type { Fault } from '../quantity';
 /** What is likely to go wrong with a line, with what the words need to say it. */
 export type WarningCase =
   | { readonly code: 'finish'; readonly name: string; readonly mend: string }
-  | { readonly code: 'lines unread'; readonly lines: number }
+  | { readonly code: 'lines unread'; readonly lines: number; readonly formula: string }
+  | { readonly code: 'written for lower down'; readonly heightM: number; readonly formula: string }
   | { readonly code: 'batter waits'; readonly waitMin: number; readonly allowedMin: number }
   | { readonly code: 'scale too coarse' }
   | {
@@ -35,6 +36,7 @@ export type WarningCase =
   | { readonly code: 'nuts beside'; readonly lot: string }
   | { readonly code: 'nuts share bowl'; readonly lot: string; readonly bowl: string }
   | { readonly code: 'nuts share vessel'; readonly lot: string }
+  | { readonly code: 'leftovers old'; readonly days: number; readonly mostDays: number }
   | { readonly code: 'late'; readonly byMin: number }
   | { readonly code: 'formula says otherwise'; readonly said: Fault }
   | { readonly code: 'measured and not used'; readonly ids: readonly string[] };
@@ -50,10 +52,15 @@ function warningWords(why: WarningCase): Fault {
     case 'lines unread': {
       const one = why.lines === 1;
       return {
-        fault: `${why.lines} ${one ? 'line' : 'lines'} of the formula could not be read and ${one ? 'is' : 'are'} left out of these sums.`,
+        fault: `${why.lines} ${one ? 'line' : 'lines'} of "${why.formula}" could not be read and ${one ? 'is' : 'are'} left out of these sums.`,
         mend: 'Open the formula and mend what is marked.',
       };
     }
+    case 'written for lower down':
+      return {
+        fault: `This kitchen lies at ${Math.round(why.heightM)} m, and "${why.formula}" is written for lower down: it rises too far and falls.`,
+        mend: 'Its page has the changes for this height with their sums. Fill a little less, and look early.',
+      };
     case 'batter waits':
       return {
         fault: `The last load's batter waits about ${Math.round(why.waitMin)} min; this one keeps its lift for about ${why.allowedMin}.`,
@@ -153,6 +160,11 @@ function warningWords(why: WarningCase): Fault {
       return {
         fault: `"${why.lot}" is promised free of nuts and shares the dipping vessel with pieces that have them.`,
         mend: 'Dip it first, in a clean vessel of its own. Clean tools alone may not be enough: ask who eats.',
+      };
+    case 'leftovers old':
+      return {
+        fault: `The cake for the crumb is ${why.days} days old: cake with anything on it keeps ${why.mostDays} days in the fridge.`,
+        mend: 'Let it go, or use plain cake that was frozen fresh. When in doubt, leave it out.',
       };
     case 'late':
       return {

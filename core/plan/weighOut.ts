@@ -3,10 +3,12 @@ import {
   TABLE_TSP_ML,
   TABLE_CUP_ML,
   formatNumber,
+  plural,
   showText,
   spoons,
   type Ingredient,
   type NumberStyle,
+  type WholeThing,
 } from '../quantity';
 import type { BatchIngredient } from './emitted';
 
@@ -33,14 +35,29 @@ function onScale(massG: number, stepG: number, style: NumberStyle): string {
   return `${formatNumber(Math.round(massG / stepG) * stepG, decimals, style.decimal)} g`;
 }
 
+/** So many of what is called by its pack or by its own name: "2 tins", "1½ pods". */
+const named = (many: string, count: number, one: string, name: string) =>
+  one === name ? many : `${many} ${plural(one, Math.ceil(count))}`;
+
 /** How to come by a weighed part of things that come whole: "2 whole and 14 g of another, beaten". */
-function beaten(massG: number, pieceG: number, name: string, style: NumberStyle): string {
+function inParts(
+  massG: number,
+  { pieceG, one, sort }: WholeThing,
+  { name }: BatchIngredient['line'],
+  style: NumberStyle,
+): string {
+  const egg = sort === 'egg';
+  const how = egg ? ', beaten' : '';
   const whole = Math.floor(massG / pieceG + 1e-6);
+  const thing = egg || one === name ? '' : ` ${plural(one, whole)}`;
   const rest = massG - whole * pieceG;
-  if (rest < 0.5) return `${whole} whole, beaten`;
+  if (rest < 0.5 || rest < pieceG * NOTHING_OVER) return `${whole}${thing || ' whole'}${how}`;
   const part = showText(rest, 'g', style);
-  return whole === 0 ? `of one ${name}, beaten` : `${whole} whole and ${part} of another, beaten`;
+  return whole === 0 ? `of one ${one}${how}` : `${whole}${thing || ' whole'} and ${part} of another${how}`;
 }
+
+/** So little of another one is not worth opening it, as a share of it. */
+const NOTHING_OVER = 0.01;
 
 /**
  * The amount of an ingredient as it is measured out: whole eggs by count with their grams beside, weights by the
@@ -54,11 +71,15 @@ export function weighOut(
   const massG = item.mass.value;
   const grams = onScale(massG, scaleStepG, style);
   if (item.whole) {
-    const count = formatNumber(item.whole.value, 0, style.decimal);
-    return { main: count, beside: `${grams} without shell` };
+    const many = formatNumber(item.whole.value, Number.isInteger(item.whole.value) ? 0 : 1, style.decimal);
+    const egg = item.line.whole?.sort === 'egg';
+    const one = item.line.whole?.one ?? '';
+    return egg
+      ? { main: many, beside: `${grams} without shell` }
+      : { main: named(many, item.whole.value, one, item.line.name), beside: grams };
   }
   const broken = item.line.whole;
-  if (broken) return { main: grams, beside: beaten(massG, broken.pieceG, item.line.name, style) };
+  if (broken) return { main: grams, beside: inParts(massG, broken, item.line, style) };
   const perSpoon = spoonG(item.line.ingredient);
   if (massG < STEPS_TO_TRUST * scaleStepG) {
     if (perSpoon !== null) return { main: spoons(massG, perSpoon), beside: grams };

@@ -108,6 +108,9 @@ describe('keeping', () => {
 
   it('halves the hours out on a hot day', () => {
     expect(keepingOf(['soft cheese'], 33).outHours).toBe(1);
+    // Two days old already: a coated pop keeps 7 − 2 days cold, and nothing goes into the freezer again.
+    expect(keepingOf(['coated pop'], 20, 2)).toMatchObject({ roomDays: 0, fridgeDays: 5, frozenDays: null });
+    expect(keepingWords(keepingOf(['coated pop'], 20, 2))).toMatch(/cool room today only, fridge 5 days/);
   });
 
   it('never keeps longer for having one part more', () => {

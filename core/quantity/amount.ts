@@ -10,6 +10,8 @@ export interface Amount {
   readonly unit: UnitDef | null;
   /** From words like scant and heaped. */
   readonly factor: number;
+  /** How many packs of which kind it says, where it gives the size of one beside them. */
+  readonly packs: { readonly count: number; readonly one: string } | null;
   readonly length: number;
 }
 
@@ -47,6 +49,13 @@ function takeUnit(text: string): { unit: UnitDef; length: number } | null {
   return null;
 }
 
+/** The pack that a size belongs to, where one stands behind it: "400 g tins". */
+function packWordIn(text: string): string | null {
+  const size = /^[\d.,½¼¾]+\s*[a-z]+\s+/i.exec(text);
+  const unit = size ? takeUnit(text.slice(size[0].length)) : null;
+  return unit?.unit.kind === 'pack' ? unit.unit.key : null;
+}
+
 const spaces = (text: string) => /^\s*/.exec(text)?.[0].length ?? 0;
 
 /**
@@ -72,7 +81,9 @@ export function takeAmount(text: string): Amount | null {
     if (inner?.unit) {
       const factor = inner.factor * before.factor;
       const scaled = [number.value * inner.value, number.low * inner.low, number.high * inner.high] as const;
-      return finish(text, at + times[0].length + inner.length, ...scaled, inner.unit, factor);
+      const one = packWordIn(text.slice(at + times[0].length));
+      const packs = one === null ? null : { count: number.value, one };
+      return { ...finish(text, at + times[0].length + inner.length, ...scaled, inner.unit, factor), packs };
     }
   }
   const between = takeModifiers(text.slice(at + spaces(text.slice(at))));
@@ -89,7 +100,9 @@ export function takeAmount(text: string): Amount | null {
         number,
         number,
       ];
-      return finish(text, at + gap + sized[0].length + pack.length, ...value, size.unit, factor);
+      const end = at + gap + sized[0].length + pack.length;
+      const packs = { count: number.value, one: pack.unit.key };
+      return { ...finish(text, end, ...value, size.unit, factor), packs };
     }
   }
   const unit = takeUnit(text.slice(at + gap));
@@ -104,7 +117,8 @@ export function takeAmount(text: string): Amount | null {
         number,
         number,
       ];
-      return finish(text, end + size[0].length, ...value, inner.unit, factor);
+      const packs = { count: number.value, one: unit.unit.key };
+      return { ...finish(text, end + size[0].length, ...value, inner.unit, factor), packs };
     }
   }
   // "400 g tin of ...": the pack word behind a weight adds nothing.
@@ -123,5 +137,5 @@ function finish(
   unit: UnitDef | null,
   factor: number,
 ): Amount {
-  return { text: text.slice(0, length).trim(), value, low, high, unit, factor, length };
+  return { text: text.slice(0, length).trim(), value, low, high, unit, factor, packs: null, length };
 }

@@ -83,11 +83,8 @@ export function show(value: number, unit: Unit, style: NumberStyle = PLAIN_STYLE
       return { number: n(value, 0), unit: '' };
     case 'loads':
       return { number: n(value, 0), unit: plural('load', Math.round(value)) };
-    case 'eggs':
-      return {
-        number: n(value, Number.isInteger(value) ? 0 : 1),
-        unit: plural('egg', Math.abs(value)),
-      };
+    case 'wholes':
+      return { number: n(value, Number.isInteger(value) ? 0 : 1), unit: '' };
   }
 }
 

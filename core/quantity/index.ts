@@ -18,7 +18,7 @@ export { allergensIn, allergensTold } from './allergens';
 export { INGREDIENTS, ingredientOf } from './ingredients.table';
 export type { Allergen, Ingredient, Role } from './ingredients.table';
 export { readLine } from './line';
-export type { Fault, LineStatus, OwnMeasures, ReadLine, WholeThing } from './line';
+export type { Fault, LineStatus, OwnMeasures, ReadLine, WholeSort, WholeThing } from './line';
 export { readNumberField } from './number';
 export { counted, plural } from './plural';
 export { TABLE_CUP_ML, TABLE_TSP_ML } from './units.table';

@@ -38,6 +38,8 @@ export interface Ingredient {
   readonly tspG?: number;
   /** g of one piece, without shell, stone or peel. */
   readonly pieceG?: number;
+  /** g in one pack of the size that is usual, by the kind of pack, for what comes in one usual size only. */
+  readonly packG?: Readonly<Record<string, number>>;
   readonly allergens?: readonly Allergen[];
 }
 
@@ -164,7 +166,7 @@ export const INGREDIENTS: readonly Ingredient[] = [
   { key: 'vinegar', name: 'vinegar', names: ['white vinegar', 'cider vinegar', 'white wine vinegar', 'apple cider vinegar'], role: 'acid', cupG: 239 },
   liquid('spirit', 'spirit', 225, ['brandy', 'whisky', 'whiskey', 'liqueur', 'rum', 'sloe gin', 'gin']),
   liquid('wine', 'wine', 236, ['port', 'sherry', 'red wine', 'white wine', 'cider']),
-  spoon('powder')('baking powder', 'baking powder', 4.6, []),
+  { key: 'baking powder', name: 'baking powder', names: [], role: 'powder', tspG: 4.6, packG: { sachet: 15, packet: 15 } },
   spoon('bicarbonate')('bicarbonate', 'bicarbonate of soda', 5, ['bicarbonate of soda', 'bicarb', 'bicarb of soda', 'baking soda', 'sodium bicarbonate']),
   spoon('acid')('cream of tartar', 'cream of tartar', 3.4, []),
   spoon('acid')('citric acid', 'citric acid', 4.5, []),
@@ -182,8 +184,8 @@ export const INGREDIENTS: readonly Ingredient[] = [
   { key: 'zest', name: 'citrus zest', names: ['orange zest', 'lemon zest', 'lime zest', 'zest of orange', 'zest of lemon', 'zest of lime', 'grated zest', 'zest'], role: 'flavour', pieceG: 6, tspG: 2 },
   flavour('poppy seed', 'poppy seeds', 2.8, ['poppy seeds', 'poppyseed', 'poppyseeds']),
   { key: 'sesame', name: 'sesame seeds', names: ['sesame seeds', 'sesame seed', 'tahini'], role: 'nut', tspG: 3, cupG: 144, allergens: ['sesame'] },
-  { key: 'gelatine', name: 'gelatine', names: ['gelatin', 'powdered gelatine', 'gelatine powder'], role: 'other', tspG: 3.1 },
-  { key: 'yeast', name: 'dried yeast', names: ['dried yeast', 'dry yeast', 'instant yeast'], role: 'other', tspG: 3.1 },
+  { key: 'gelatine', name: 'gelatine', names: ['gelatin', 'powdered gelatine', 'gelatine powder'], role: 'other', tspG: 3.1, packG: { leaf: 2, sheet: 2, sachet: 11, packet: 11 } },
+  { key: 'yeast', name: 'dried yeast', names: ['dried yeast', 'dry yeast', 'instant yeast'], role: 'other', tspG: 3.1, packG: { sachet: 7, packet: 7 } },
   { key: 'colour', name: 'colour paste', names: ['food colour', 'food colouring', 'gel colour', 'colour gel', 'food coloring'], role: 'other', tspG: 5.5 },
   nut('ground almonds', 'ground almonds', 100, ['almond flour', 'almond meal', 'ground almond']),
   nut('ground hazelnuts', 'ground hazelnuts', 100, ['hazelnut flour', 'ground hazelnut']),

@@ -86,7 +86,7 @@ describe('readLine', () => {
   });
 
   it('keeps eggs countable even where their weight is written too', () => {
-    expect(readLine('3 eggs (150 g)', 'us').whole).toEqual({ count: 3, pieceG: 50 });
+    expect(readLine('3 eggs (150 g)', 'us').whole).toMatchObject({ count: 3, pieceG: 50 });
   });
 
   it.each([

@@ -16,10 +16,16 @@ export interface Fault {
   readonly mend: string;
 }
 
+/** Eggs and packs are the same each time, fruit is not, and a pod only flavours. */
+export type WholeSort = 'egg' | 'pack' | 'pod' | 'fruit';
+
 /** Things that come whole and are counted, such as eggs. */
 export interface WholeThing {
   readonly count: number;
   readonly pieceG: number;
+  /** What one of them is called: egg, tin, sachet, vanilla pod. */
+  readonly one: string;
+  readonly sort: WholeSort;
 }
 
 export type LineStatus = 'read' | 'unread' | 'no amount' | 'heading' | 'blank';
@@ -102,8 +108,12 @@ function weigh(
         ? read(size, unit.spreadShare, `${amount.text} at {${trim(size)} g}`)
         : read(weighed, OWN_SPREAD_SHARE, `${amount.text} at {${trim(weighed)} g}, as weighed here`);
     }
-    case 'pack':
-      return read(null, 0, '');
+    case 'pack': {
+      const usual = ingredient?.packG?.[unit.key];
+      return usual === undefined
+        ? read(null, 0, '')
+        : read(usual, unit.spreadShare, `${amount.text} at {${trim(usual)} g} each`);
+    }
     case 'volume': {
       const density = densityOf(ingredient, unit.key, text);
       if (density === null) return read(null, 0, '');
@@ -305,8 +315,7 @@ export function readLine(
   if (best.massG > MAX_LINE_G) {
     return unread('That is over 100 kg.', 'Check the amount and the unit.', name);
   }
-  const count = best.amount.unit === null ? best.amount.value * best.amount.factor : null;
-  const whole = count !== null && ingredient?.role === 'egg' ? { count, pieceG: best.massG / count } : null;
+  const whole = wholeOf(best.amount, best.massG, ingredient);
   const weighed = best.amount.unit?.kind === 'mass' && best.amount.unit.key !== 'stick';
   return {
     raw,
@@ -324,6 +333,22 @@ export function readLine(
     fault: null,
     notices: conflict(reads, best, name),
   };
+}
+
+/** What of a line comes whole and is counted: eggs, fruit and pods, packs of a size. */
+function wholeOf(
+  { unit, value, factor, packs }: Amount,
+  massG: number,
+  ingredient: Ingredient | null,
+): WholeThing | null {
+  const many = value * factor;
+  const of = (count: number, one: string, sort: WholeSort) =>
+    count > 0 ? { count, pieceG: massG / count, one, sort } : null;
+  if (packs) return of(packs.count, packs.one, 'pack');
+  if (unit !== null) return unit.kind === 'pack' ? of(many, unit.key, 'pack') : null;
+  if (ingredient === null) return null;
+  const { role, name } = ingredient;
+  return of(many, name, role === 'egg' ? 'egg' : role === 'flavour' ? 'pod' : 'fruit');
 }
 
 function add(parts: Read[]): Read {

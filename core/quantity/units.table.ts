@@ -46,6 +46,12 @@ const personal = (key: string, size: number, spreadShare: number, names: string[
   spreadShare,
 });
 
+const PLURALS: Readonly<Record<string, string>> = { box: 'boxes', leaf: 'leaves' };
+const MORE_NAMES: Readonly<Record<string, readonly string[]>> = {
+  packet: ['pkt', 'pkts', 'pkg', 'pkgs', 'package', 'packages'],
+  sachet: ['envelope', 'envelopes'],
+};
+
 export const UNITS: readonly UnitDef[] = [
   mass('kg', 1000, ['kg', 'kgs', 'kilo', 'kilos', 'kilogram', 'kilograms', 'kilogramme', 'kilogrammes']),
   mass('g', 1, ['g', 'gr', 'gm', 'gms', 'gram', 'grams', 'gramme', 'grammes']),
@@ -99,6 +105,8 @@ export const UNITS: readonly UnitDef[] = [
     'packet',
     'pack',
     'sachet',
+    'leaf',
+    'sheet',
     'tub',
     'pot',
     'bag',
@@ -110,7 +118,7 @@ export const UNITS: readonly UnitDef[] = [
     key,
     kind: 'pack',
     size: same(0),
-    names: [key, key === 'box' ? 'boxes' : `${key}s`],
+    names: [key, PLURALS[key] ?? `${key}s`, ...(MORE_NAMES[key] ?? [])],
     spreadShare: 0.01,
   })),
 ];

@@ -11,6 +11,8 @@ export interface Need {
   readonly name: string;
   readonly by: 'g' | 'pieces';
   readonly amount: number;
+  /** The pack that the formula names, where it names one: 397 g to a tin. */
+  readonly pack: { readonly one: string; readonly g: number } | null;
 }
 
 /** A row of the shopping list. */
@@ -51,20 +53,21 @@ export function keyOf(name: string): string {
 /** Adds up all that a run takes: every bowl once, and what no bowl holds. Tap water is left out. */
 export function needsOf(run: RunDoc, whole: RunPlan): Need[] {
   const out = new Map<string, Need>();
-  const add = (key: string, name: string, by: Need['by'], amount: number) => {
+  const add = (key: string, name: string, by: Need['by'], amount: number, pack: Need['pack'] = null) => {
     if (FREE.has(key) || amount <= 0) return;
     const at = `${key}/${by}`;
     const known = out.get(at);
-    out.set(at, known ? { ...known, amount: known.amount + amount } : { key, name, by, amount });
+    out.set(at, known ? { ...known, amount: known.amount + amount } : { key, name, by, amount, pack });
   };
   for (const { batch } of bowlsOf(run, whole)) {
     for (const { line, name: written, mass, whole: counted } of batch.ingredients) {
       const key = line.ingredient?.key ?? written.toLowerCase();
       // In the writer's own words: "thyme leaves" tells a shop more than "chopped herb".
       const name = written.split(',')[0]?.trim() || written;
-      if (counted) add(key, name, 'pieces', counted.value);
-      // Nobody buys part of an egg, however it is weighed in.
-      else if (line.whole) add(key, name, 'pieces', Math.ceil(mass.value / line.whole.pieceG - HAIR));
+      const one = line.whole;
+      if (one?.sort === 'pack') add(key, name, 'g', mass.value, { one: one.one, g: one.pieceG });
+      // Nobody buys part of an egg or of a pod, however it goes in.
+      else if (one) add(key, name, 'pieces', Math.ceil((counted?.value ?? mass.value / one.pieceG) - HAIR));
       else add(key, name, 'g', mass.value);
     }
   }
@@ -153,7 +156,7 @@ const HAIR = 1e-6;
 
 function rowOf(need: Need, store: StoredDoc | null): ShoppingRow {
   const left = store?.left ?? 0;
-  const packet = store?.packet ?? null;
+  const packet = store?.packet ?? need.pack?.g ?? null;
   const price = store?.price ?? null;
   const missing = Math.max(need.amount - left, 0);
   const packets = packet === null ? null : Math.ceil(missing / packet - HAIR);

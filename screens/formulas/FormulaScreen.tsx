@@ -19,6 +19,7 @@ import { TextSheet, nameFault, type TextAsk } from '../../ui/textSheet';
 import { space } from '../../ui/theme';
 import { FormulaSentence, LinesField } from './FormulaFields';
 import { CompareCard } from './CompareCard';
+import { HeightCard } from './HeightCard';
 import { PartsCard } from './PartsCard';
 import { ReadBack } from './ReadBack';
 import { ScaleCard } from './ScaleCard';
@@ -125,6 +126,7 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
       <Card title="Made of">
         <Shares lines={read.lines} />
       </Card>
+      <HeightCard doc={{ ...doc, text: settled }} read={read} onTake={(over) => put('Height', over)} />
       <ScaleCard doc={settledDoc} read={read} onKeep={(next) => put('Scale', { text: next })} />
       <CompareCard doc={doc} read={read} />
       <PartsCard doc={doc} onChange={put} />

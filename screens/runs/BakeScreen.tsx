@@ -141,7 +141,7 @@ function Loads({ run, plan }: { readonly run: RunDoc; readonly plan: LinePlan })
       {sizes.length > 0 && !run.closed ? <CoreCurve plan={plan} /> : null}
       {sizes.length === 0 ? <NoBaking plan={plan} /> : null}
       {plan.cautions
-        .filter((caution) => caution.place === 'bake' || caution.place === 'cool')
+        .filter(({ place }) => place === 'bake' || place === 'microwave' || place === 'cool')
         .map((caution) => (
           <CautionLine key={caution.id} words={caution.words} />
         ))}

@@ -94,10 +94,12 @@ function LineSums({ run, plan, third, width }: Part & { readonly third: boolean;
   );
 }
 
+const AFTER_BAKING = new Set(['crumb', 'dip', 'mould', 'finish', 'serve']);
+
 /** Which schools the sums follow, what to watch for, and how long it keeps. */
 function Notes({ plan }: { readonly plan: LinePlan }) {
   const style = useNumberStyle();
-  const cautions = plan.cautions.filter(({ place }) => place === 'finish' || place === 'serve');
+  const cautions = plan.cautions.filter(({ place }) => AFTER_BAKING.has(place));
   return (
     <Card title="Worth knowing">
       {plan.notes.map((note) => (

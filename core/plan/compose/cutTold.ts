@@ -1,8 +1,7 @@
 import { finishedTold } from './finishedTold';
-import { type Facts, factsOf } from '../../caution/cautions';
+import type { Ways } from '../../caution/facts';
 import { doneTests } from '../../caution/doneTests';
 import { cubeSection } from '../../piece';
-import type { Allergen } from '../../quantity';
 import type { Stratum, SumsSection } from '../emitted';
 import { NO_PARTS, type Parts, type Planned } from '../linePlan';
 import { finishMaterials, stickMaterials, toppingWords } from '../materials';
@@ -46,7 +45,7 @@ export function cutTold(made: CutMade): Planned {
       ...sheetWarnings(cake.height, made.sheet.depthMm),
       ...bowlWarnings(made.bowl.mixed, made.part.densities.batter, run.kitchen),
     ],
-    facts: (allergens) => factsFor(made, allergens),
+    ways: () => waysOf(made),
     tests: () => doneTests(formula.read.lines, method),
     notes: () => [
       NOTES.cuts(cut.plan.cutsAcrossMm, cut.plan.cutsAlongMm),
@@ -121,15 +120,12 @@ function sectionsOf(made: CutMade): SumsSection[] {
   ];
 }
 
-const factsFor = ({ line, formula, stick }: CutMade, allergens: readonly Allergen[]): Facts =>
-  factsOf({
-    family: line.family,
-    lines: formula.read.lines,
-    allergens,
-    words: [line.filling?.what ?? '', ...toppingWords(line.lots)],
-    frosting: line.frosting?.kind ?? null,
-    coat: Boolean(line.coat),
-    oven: true,
-    stick,
-    core: true,
-  });
+const waysOf = ({ line, stick }: CutMade): Ways => ({
+  family: line.family,
+  words: [line.filling?.what ?? '', ...toppingWords(line.lots)],
+  frosting: line.frosting?.kind ?? null,
+  coat: Boolean(line.coat),
+  oven: true,
+  stick,
+  blade: 'cut',
+});

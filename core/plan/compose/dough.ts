@@ -1,9 +1,8 @@
-import { type Facts, factsOf } from '../../caution/cautions';
+import type { Ways } from '../../caution/facts';
 import { doneTests } from '../../caution/doneTests';
 import type { Ref } from '../../figure';
-import type { CakesicleLine, PopLine } from '../../model/documents';
+import type { CakesicleLine, CrumbPart, PopLine } from '../../model/documents';
 import { METHODS } from '../../process/batter.table';
-import type { Allergen } from '../../quantity';
 import { doughContents } from '../allergens';
 import type { RunContext } from '../context';
 import type { BatterNeed, Pot, Preparation } from '../emitted';
@@ -135,23 +134,25 @@ export function doughTold(
       formula && baked
         ? doneTests(formula.read.lines, METHODS[formula.doc.method], baked.from === 'microwave')
         : [],
-    facts: (allergens: readonly Allergen[]): Facts =>
-      factsOf({
-        family: line.family,
-        lines: bakes.flatMap((bake) => bake.formula.read.lines),
-        allergens,
-        words: [...line.addIns.map(({ what }) => what), ...toppingWords(line.lots)],
-        frosting: null,
-        coat: piece.coated,
-        oven: line.crumb.some((part) => part.from === 'bake'),
-        microwave: line.crumb.some((part) => part.from === 'microwave'),
-        mould: piece.mould,
-        stick: piece.stick,
-        leftovers: line.crumb.some((part) => part.from === 'leftovers'),
-        softCheese: line.binder.kind === 'soft-cheese frosting',
-      }),
+    ways: (): Ways => ({
+      family: line.family,
+      words: [...line.addIns.map(({ what }) => what), ...toppingWords(line.lots)],
+      frosting: null,
+      coat: piece.coated,
+      oven: line.crumb.some((part) => part.from === 'bake'),
+      microwave: line.crumb.some((part) => part.from === 'microwave'),
+      mould: piece.mould,
+      stick: piece.stick,
+      leftovers: line.crumb.some((part) => part.from === 'leftovers'),
+      ageDays: oldestOf(line.crumb),
+      softCheese: line.binder.kind === 'soft-cheese frosting',
+    }),
   };
 }
+
+/** Days that the oldest cake in it has behind it. */
+const oldestOf = (crumb: readonly CrumbPart[]): number =>
+  Math.max(0, ...crumb.map((part) => ('ageDays' in part ? (part.ageDays ?? 0) : 0)));
 
 /** The chain of a dough, from its bowl to its finished pieces. */
 export function doughStrata(

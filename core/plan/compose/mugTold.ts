@@ -1,8 +1,7 @@
 import { finishedTold } from './finishedTold';
-import { type Facts, factsOf } from '../../caution/cautions';
+import { bladeOf, type Ways } from '../../caution/facts';
 import { doneTests } from '../../caution/doneTests';
 import { mugSection, type Section } from '../../piece';
-import type { Allergen } from '../../quantity';
 import type { Stratum, SumsSection } from '../emitted';
 import { NO_PARTS, type Parts, type Planned } from '../linePlan';
 import { finishMaterials, toppingWords } from '../materials';
@@ -48,7 +47,7 @@ export function mugTold(made: MugMade): Planned {
       ...mugWarnings(part.filled, micro.time, groups, line.setting),
       ...bowlWarnings(made.bowl.mixed, part.densities.batter, run.kitchen),
     ],
-    facts: (allergens) => factsFor(made, allergens),
+    ways: () => waysOf(made),
     tests: () => doneTests(formula.read.lines, method, true),
     notes: () => notesOf(made),
   };
@@ -123,17 +122,15 @@ const sectionOf = ({ part, each }: MugMade): Section =>
     each.frosting ? each.frosting.each.value / each.frosting.density.value : 0,
   );
 
-const factsFor = ({ line, formula }: MugMade, allergens: readonly Allergen[]): Facts =>
-  factsOf({
-    family: line.family,
-    lines: formula.read.lines,
-    allergens,
-    words: [line.filling?.what ?? '', ...toppingWords(line.lots)],
-    frosting: line.frosting?.kind ?? null,
-    coat: false,
-    oven: false,
-    microwave: true,
-  });
+const waysOf = ({ line }: MugMade): Ways => ({
+  family: line.family,
+  words: [line.filling?.what ?? '', ...toppingWords(line.lots)],
+  frosting: line.frosting?.kind ?? null,
+  coat: false,
+  oven: false,
+  microwave: true,
+  blade: bladeOf(line.filling),
+});
 
 const notesOf = ({ atOnce, alone, micro }: MugMade): string[] => [
   ...(atOnce.value > 1 ? [NOTES.aloneAndTogether(alone.value, atOnce.value, micro.time.value)] : []),

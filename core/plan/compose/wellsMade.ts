@@ -116,7 +116,7 @@ export function toFinish(start: ReturnType<typeof toBatter>, others: Shared['oth
     supplies: [...how.supplies(f), ...each.supplies],
   });
   const cakes = addCakes(f, well, bake.cake, loads.ready, loads.wells, how.many);
-  const times = addWellTimes(f, method);
+  const times = addWellTimes(f, method, formula.read.lines);
   const all = addFinishAll(f, each, line.lots ?? [], loads.count.made, whole);
   const heights = addHeights(f, well);
   const finish = finishOf(well.finish.value);

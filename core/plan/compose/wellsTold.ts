@@ -1,9 +1,8 @@
-import { type Facts, factsOf } from '../../caution/cautions';
+import { bladeOf, type Ways } from '../../caution/facts';
 import { doneTests } from '../../caution/doneTests';
 import { checkStated } from '../../formula/checks';
 import type { CupcakeLine, MiniWellsLine } from '../../model/documents';
 import { cupcakeCut, fingerSection, onCake, pairSection, type Section, sidesOf } from '../../piece';
-import type { Allergen } from '../../quantity';
 import type { CutSays, Material, Stratum, SumsSection } from '../emitted';
 import { type Drawing, NO_PARTS, type Parts, type Planned } from '../linePlan';
 import {
@@ -24,14 +23,7 @@ import { type Heights, wellAsItHolds, type WellPart } from '../stations/well';
 import { bandsOf } from '../strata';
 import { BANDS } from '../strata.words';
 import { wellTasks } from '../tasks';
-import {
-  bowlWarnings,
-  finishWarnings,
-  ovenWarnings,
-  scaleWarnings,
-  unreadWarnings,
-  waitWarnings,
-} from '../warnings';
+import { bowlWarnings, finishWarnings, ovenWarnings, scaleWarnings, waitWarnings } from '../warnings';
 import { type Warning, warning } from '../warnings.words';
 import type { WellsMade } from './wellsMade';
 
@@ -76,7 +68,7 @@ export function wellsTold(made: WellsMade): Planned {
     drawing: () => drawingOf(line, well, each, made.heights),
     cutSays: () => cutSaysOf(made),
     warnings: () => warningsOf(made),
-    facts: (allergens) => factsFor(made, allergens),
+    ways: () => waysOf(made),
     tests: () => doneTests(formula.read.lines, method),
     notes: () => notesOf(made),
   };
@@ -180,7 +172,6 @@ function warningsOf({
   return [
     ...ovenWarnings(bake.oven),
     ...finishWarnings(finish),
-    ...unreadWarnings(formula),
     ...stated.map((said) => warning({ code: 'formula says otherwise', said })),
     ...waitWarnings(formula, method, loads.plan, bake),
     ...scaleWarnings(well.portion, run.kitchen),
@@ -188,17 +179,14 @@ function warningsOf({
   ];
 }
 
-const factsFor = ({ line, how, formula }: WellsMade, allergens: readonly Allergen[]): Facts =>
-  factsOf({
-    family: line.family,
-    lines: formula.read.lines,
-    allergens,
-    words: [line.filling?.what ?? '', line.baseLayer?.what ?? '', ...toppingWords(line.lots ?? [])],
-    frosting: line.frosting?.kind ?? null,
-    coat: Boolean(how.coat),
-    oven: true,
-    core: line.filling?.how === 'core',
-  });
+const waysOf = ({ line, how }: WellsMade): Ways => ({
+  family: line.family,
+  words: [line.filling?.what ?? '', line.baseLayer?.what ?? '', ...toppingWords(line.lots ?? [])],
+  frosting: line.frosting?.kind ?? null,
+  coat: Boolean(how.coat),
+  oven: true,
+  blade: bladeOf(line.filling),
+});
 
 const notesOf = ({ run, line, how, well, each, all }: WellsMade): string[] => [
   ...(line.baseLayer ? [NOTES.turnOutWarm] : []),

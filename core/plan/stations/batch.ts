@@ -26,7 +26,7 @@ export interface BowlPart {
   readonly own: Ref<'g'>;
   readonly formulaMass: Ref<'g'>;
   readonly scale: Ref<'times'>;
-  readonly eggsUsed: Ref<'eggs'> | null;
+  readonly eggsUsed: Ref<'wholes'> | null;
   readonly ingredients: readonly BatchIngredient[];
   readonly parts: readonly BatchPart[];
   readonly eggs: EggChoice | null;
@@ -51,7 +51,7 @@ export function addBatch(f: PlanFigures, { formula, eggs, needed, othersG, mixed
   const others = othersG > 0 ? f.given('batter.others', BATCH.others, 'g', othersG, 'stated') : null;
   const wanted = others ? plus(needed, others) : needed;
   const exact = f.sum('scale.exact', BATCH.exact, 'times', over(wanted, formulaMass), { decide: AS_IT_IS });
-  const scaled = addScale(f, eggs, read.weighed.eggLine, exact);
+  const scaled = addScale(f, eggs, read.weighed.wholeLine, exact);
   const ingredients = read.weighed.items.map((item) => addIngredient(f, item, scaled));
   const parts = written.map((part, i): BatchPart => {
     const id = `part.${i + 1}`;
@@ -60,6 +60,15 @@ export function addBatch(f: PlanFigures, { formula, eggs, needed, othersG, mixed
     return { formulaId: part.formulaId, mass };
   });
   const all = [...ingredients.map(({ mass }) => mass), ...parts.map(({ mass }) => mass)];
+  // Whole things below the exact scale: each portion gives up its share of what is missing.
+  const fewer = ingredients.some(
+    ({ whole, line: { whole: one } }) =>
+      whole && one?.sort === 'pack' && whole.value < one.count * scaled.used.value * (1 - HAIR),
+  );
+  const give =
+    fewer || scaled.choice?.how === 'down'
+      ? f.sum('eggs.give', BATCH.give, 'times', over(totalOf(all), wanted))
+      : null;
   const bowl = f.total(mixed.id, BATCH.mixed(mixed.label), 'g', all, { min: 1, max: 1_000_000 });
   const own = others
     ? f.sum('batter.own', BATCH.own, 'g', times(bowl, over(needed, totalOf([needed, others]))), {
@@ -75,17 +84,15 @@ export function addBatch(f: PlanFigures, { formula, eggs, needed, othersG, mixed
     ingredients,
     parts,
     eggs: scaled.choice,
-    give: scaled.give,
+    give,
     shared: others !== null,
   };
 }
 
 interface Scaled {
   readonly used: Ref<'times'>;
-  readonly eggs: Ref<'eggs'> | null;
+  readonly eggs: Ref<'wholes'> | null;
   readonly egg: Ref<'g'> | null;
-  /** What each portion keeps where an egg fewer is broken. */
-  readonly give: Ref<'times'> | null;
   readonly choice: EggChoice | null;
   /** What the mass of an egg starts from, g; 0 where nothing is whole. */
   readonly pieceG: number;
@@ -94,26 +101,34 @@ interface Scaled {
 function addScale(
   f: PlanFigures,
   mode: EggMode,
-  eggLine: KnownFormula['read']['weighed']['eggLine'],
+  wholeLine: KnownFormula['read']['weighed']['wholeLine'],
   exact: Ref<'times'>,
 ): Scaled {
-  if (!eggLine?.whole) {
-    const used = f.sum('scale.used', BATCH.scale(null), 'times', exact);
-    return { used, eggs: null, egg: null, give: null, choice: null, pieceG: 0 };
+  if (!wholeLine?.whole) {
+    const used = f.sum('scale.used', BATCH.scale(null, ''), 'times', exact);
+    return { used, eggs: null, egg: null, choice: null, pieceG: 0 };
   }
-  const { count, pieceG } = eggLine.whole;
-  const inFormula = f.given('eggs.formula', BATCH.eggsInFormula(eggLine.raw.trim()), 'eggs', count, 'stated');
-  const eggsExact = f.sum('eggs.exact', BATCH.eggsExact, 'eggs', times(exact, inFormula));
+  const { count, pieceG, one } = wholeLine.whole;
+  const inFormula = f.given(
+    'eggs.formula',
+    BATCH.inFormula(one, wholeLine.raw.trim()),
+    'wholes',
+    count,
+    'stated',
+  );
+  const eggsExact = f.sum('eggs.exact', BATCH.wholesExact(one), 'wholes', times(exact, inFormula));
   const settled = settleEggs(eggsExact.value, mode);
-  const eggs = f.sum('eggs.used', BATCH.eggsUsed(settled.how), 'eggs', eggsExact, {
+  const eggs = f.sum('eggs.used', BATCH.wholesUsed(one, settled.how), 'wholes', eggsExact, {
     decide: EGGS_DECIDED[settled.how],
   });
   const used = f.sum(
     'scale.used',
-    BATCH.scale(settled.how),
+    BATCH.scale(settled.how, one),
     'times',
     settled.rest === 'follows' ? over(eggs, inFormula) : exact,
   );
+  const choice = { one, mode, inFormula: count, exact: eggsExact.value, used: eggs.value, how: settled.how };
+  if (wholeLine.whole.sort !== 'egg') return { used, eggs, egg: null, pieceG: 0, choice };
   // An egg is an egg in every bowl of this size.
   const egg = f.believe(PARAMS.eggMass, {
     of: [scopeOf('size', `egg ${pieceG}`)],
@@ -125,8 +140,7 @@ function addScale(
     eggs,
     egg,
     pieceG,
-    give: settled.how === 'down' ? f.sum('eggs.give', BATCH.give, 'times', over(eggs, eggsExact)) : null,
-    choice: { mode, inFormula: count, exact: eggsExact.value, used: eggs.value, how: settled.how },
+    choice,
   };
 }
 
@@ -141,6 +155,12 @@ const EGGS_DECIDED = {
 
 /** Portions run on the heavy or the light side by so much, as a share. Basis: typical of a scoop or a spoon. */
 const UNEVEN = 0.04;
+
+/** Floating point leaves a hair. */
+const HAIR = 1e-9;
+
+/** A pod only flavours: halves are near enough. */
+const POD_STEP = 0.5;
 
 /** Further than this from a whole one, as a share, and a yolk or a white is weighed, however the eggs themselves go. */
 const WHOLE_ENOUGH = 0.05;
@@ -159,10 +179,10 @@ function addIngredient(
   { used, egg, pieceG, choice }: Scaled,
 ): BatchIngredient {
   const named = { place: index + 1, name: line.called, written, line };
-  if (line.whole && egg && keptWhole(line.whole.count * used.value, choice)) {
+  if (line.whole && line.whole.sort === 'egg' && egg && keptWhole(line.whole.count * used.value, choice)) {
     // Whites and yolks weigh their own part of the egg that the run is planned with.
     const ownPart = Number((line.whole.pieceG / pieceG).toFixed(4));
-    const whole = f.sum(`${id}.count`, BATCH.howMany(line.name), 'eggs', times(used, line.whole.count), {
+    const whole = f.sum(`${id}.count`, BATCH.howMany(line.name), 'wholes', times(used, line.whole.count), {
       decide: { step: 1, how: 'nearest', least: 1, said: 'kept whole' },
     });
     const each = times(whole, egg);
@@ -177,6 +197,25 @@ function addIngredient(
     spread: (line.highG - line.lowG) / 2,
     basis: line.basis,
   });
+  const { whole: one } = line;
+  if (one && (one.sort === 'pod' || one.sort === 'pack')) {
+    const pod = one.sort === 'pod';
+    const exact = one.count * used.value;
+    const near = Math.abs(Math.max(1, Math.round(exact)) / exact - 1) <= WHOLE_ENOUGH;
+    if (pod || near) {
+      const step = pod ? POD_STEP : 1;
+      const whole = f.sum(`${id}.count`, BATCH.howMany(line.name), 'wholes', times(used, one.count), {
+        decide: { step, how: 'nearest', least: step, said: 'kept whole' },
+      });
+      // A pod is scraped for its flavour: what it weighs is what was written, scaled.
+      const mass = pod
+        ? f.sum(id, BATCH.scaled(line.name), 'g', times(asWritten, used), { decide: AS_IT_IS })
+        : f.sum(id, BATCH.whole(line.name), 'g', times(whole, over(asWritten, one.count)), {
+            decide: AS_IT_IS,
+          });
+      return { ...named, mass, whole };
+    }
+  }
   const mass = f.sum(id, BATCH.scaled(line.name), 'g', times(asWritten, used), {
     // What is put on the scale is these grams, however the formula's cup was filled.
     decide: AS_IT_IS,

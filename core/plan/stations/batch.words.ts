@@ -1,5 +1,11 @@
 import { words } from '../../figure';
+import { plural } from '../../quantity';
 import type { EggsSettled } from '../../formula/wholeEggs';
+
+const many = (one: string) => {
+  const all = plural(one, 2);
+  return all.charAt(0).toUpperCase() + all.slice(1);
+};
 
 export const BATCH = {
   formula: (name: string) =>
@@ -22,17 +28,20 @@ export const BATCH = {
     'The batter that the bowl gives up, in portions of this size. Heavy portions make fewer.',
   ),
   exact: words('Scale, exactly', 'How many times the formula as written this run needs.'),
-  scale: (how: EggsSettled['how'] | null) =>
+  scale: (how: EggsSettled['how'] | null, one: string) =>
     words(
       'Scale',
-      how === null ? 'The formula has nothing that must stay whole, so it is scaled exactly.' : EGGS[how],
+      how === null
+        ? 'The formula has nothing that must stay whole, so it is scaled exactly.'
+        : WHOLES[how](one),
     ),
-  eggsInFormula: (line: string) => words('Eggs in the formula', `From the line "${line}".`),
-  eggsExact: words('Eggs, exactly', 'Eggs at the exact scale, before they are kept whole.'),
-  eggsUsed: (how: EggsSettled['how']) => words('Eggs to use', EGGS[how]),
+  inFormula: (one: string, line: string) => words(`${many(one)} in the formula`, `From the line "${line}".`),
+  wholesExact: (one: string) =>
+    words(`${many(one)}, exactly`, `${many(one)} at the exact scale, before they are kept whole.`),
+  wholesUsed: (one: string, how: EggsSettled['how']) => words(`${many(one)} to use`, WHOLES[how](one)),
   give: words(
     'Left of each portion',
-    'One egg fewer than the exact scale asks for, and everything else with it: each portion gives up this little.',
+    'Whole things below what the exact scale asks for: each portion gives up this little.',
   ),
   doughPortion: words(
     'Dough in a piece, as the eggs have it',
@@ -69,13 +78,15 @@ export const BATCH = {
     words('Batter needed', `Enough for all ${many} wanted, and for what the bowl keeps.`),
 } as const;
 
-const EGGS: Readonly<Record<EggsSettled['how'], string>> = {
-  even: 'The scale comes out at whole eggs, near enough.',
-  down: 'To the whole egg below, and everything else with it: each portion loses less than anybody notices, and no egg is broken for a spoonful.',
-  up: 'To the whole egg above, and everything else with it, so the formula keeps its proportions.',
-  nearest: 'Eggs go to the nearest whole one and the rest keeps to the exact scale.',
-  weighed:
-    'Eggs are beaten and weighed, so nothing is rounded: a whole one more or fewer would cost too much.',
+const WHOLES: Readonly<Record<EggsSettled['how'], (one: string) => string>> = {
+  even: (one) => `The scale comes out at whole ${plural(one, 2)}, near enough.`,
+  down: (one) =>
+    `To the whole ${one} below, and everything else with it: each portion loses less than anybody notices, and no ${one} is broken into for a spoonful.`,
+  up: (one) =>
+    `To the whole ${one} above, and everything else with it, so the formula keeps its proportions.`,
+  nearest: (one) => `${many(one)} go to the nearest whole one and the rest keeps to the exact scale.`,
+  weighed: (one) =>
+    `${many(one)} are ${/^egg/.test(one) ? 'beaten and ' : ''}weighed, so nothing is rounded: a whole one more or fewer would cost too much.`,
 };
 
 export const DENSITY = {

@@ -8,9 +8,10 @@ import {
   type BinderKind,
   type CrumbKind,
 } from '../../../core/process/bind.table';
-import { showText } from '../../../core/quantity';
+import { counted, showText } from '../../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../../state/store';
 import { QuietAction } from '../../../ui/actions';
+import { NumberValue } from '../../../ui/numberValue';
 import { ChoiceValue, Sentence, Words, type Choice } from '../../../ui/sentence';
 import { IconTap } from '../../../ui/screen';
 import { space, useTokens } from '../../../ui/theme';
@@ -308,6 +309,25 @@ function PartWords({
             after=","
           />
         </>
+      ) : null}
+      {'ageDays' in part || part.from === 'leftovers' || part.from === 'trimmings' ? (
+        <NumberValue
+          testID="value-age"
+          label="How old the cake is"
+          text={part.ageDays === undefined ? 'of an age not said' : `${counted(part.ageDays, 'day')} old`}
+          ask={{
+            title: 'How many days old the cake is',
+            hint: 'Counted from the day it was baked. It counts on in what is made of it.',
+            value: part.ageDays ?? 1,
+            unit: part.ageDays === 1 ? 'day' : 'days',
+            min: 0,
+            max: 60,
+            whole: true,
+            quick: [0, 1, 2, 3],
+          }}
+          onSave={(ageDays) => onChange({ ...part, ageDays })}
+          after=","
+        />
       ) : null}
       {kind ? <Words>the crumb</Words> : null}
       {kind}

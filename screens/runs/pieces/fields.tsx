@@ -245,6 +245,7 @@ export function BatchesField({
   readonly value: number | null | undefined;
   readonly onChoose: (batches: number | null) => void;
 }) {
+  const style = useNumberStyle();
   const chosen = value ? String(value) : 'count';
   return (
     <>
@@ -254,11 +255,29 @@ export function BatchesField({
         label="How much is made"
         title="How much is made"
         value={chosen}
-        text={BATCHES.find((choice) => choice.value === chosen)?.title ?? `as ${chosen} times the formula`}
+        text={value ? 'as the formula' : 'to the count'}
         choices={BATCHES}
         onChoose={(choice) => onChoose(choice === 'count' ? null : Number(choice))}
-        after=","
+        after={value ? undefined : ','}
       />
+      {value ? (
+        <NumberValue
+          testID="value-batches-times"
+          label="Times the formula"
+          text={showText(value, 'times', style)}
+          ask={{
+            title: 'Times the formula as written',
+            value,
+            unit: '×',
+            decimals: 2,
+            min: 0.1,
+            max: 50,
+            quick: [0.5, 1, 1.5, 2, 3],
+          }}
+          onSave={onChoose}
+          after=","
+        />
+      ) : null}
     </>
   );
 }

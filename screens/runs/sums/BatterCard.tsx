@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import type { Figure } from '../../../core/figure';
 import type { RunDoc } from '../../../core/model/documents';
 import type { EggChoice, LinePlan, Parts } from '../../../core/plan';
-import { formatNumber, showText, counted } from '../../../core/quantity';
+import { formatNumber, showText, counted, plural } from '../../../core/quantity';
 import { useNumberStyle } from '../../../state/store';
 import { Card } from '../../../ui/card';
 import { FigureRow, FigureView, WhyTap } from '../../../ui/figure';
@@ -37,7 +37,7 @@ export function BatterCard({
       ) : null}
       <FigureRow {...of} figure={plan.figure(bowl.scale.id)} label="Times the formula" />
       {eggs && eggsUsed ? (
-        <WhyTap {...of} figureId={eggsUsed.id} label="Eggs kept whole">
+        <WhyTap {...of} figureId={eggsUsed.id} label={`Kept whole: ${plural(eggs.one, 2)}`}>
           <Small>{eggWords(eggs, style.decimal)}</Small>
         </WhyTap>
       ) : null}
@@ -62,31 +62,32 @@ function eggWords(eggs: EggChoice, decimal: '.' | ','): string {
   );
   const change = Math.abs(eggs.used / eggs.exact - 1) * 100;
   const percent = formatNumber(change, change < 10 ? 1 : 0, decimal);
-  const number = (n: number) => counted(n, 'egg');
+  const number = (n: number) => counted(n, eggs.one);
+  const many = plural(eggs.one, 2);
   if (eggs.how !== 'weighed' && change < 0.05) return `Comes out at ${number(eggs.used)} exactly.`;
   const changed = eggs.used >= eggs.exact ? 'more' : 'less';
   switch (eggs.how) {
     case 'weighed':
       return eggs.mode === 'weigh'
-        ? `${exact} eggs, beaten and weighed: nothing is rounded.`
-        : `${exact} eggs: ${othersOf(eggs, decimal)} So the last one is beaten and weighed.`;
+        ? `${exact} ${many}, ${eggs.one === 'egg' ? 'beaten and ' : ''}weighed: nothing is rounded.`
+        : `${exact} ${many}: ${othersOf(eggs, decimal)} So the last one is ${eggs.one === 'egg' ? 'beaten and ' : ''}weighed.`;
     case 'nearest':
-      return `${exact} eggs become ${number(eggs.used)}, ${percent} % ${changed} egg. The rest stays exact.`;
+      return `${exact} ${many} become ${number(eggs.used)}, ${percent} % ${changed}. The rest stays exact.`;
     case 'even':
       return `Comes out at ${number(eggs.used)} exactly.`;
     case 'down':
-      return `${exact} eggs become ${number(eggs.used)}: each portion loses ${percent} %.`;
+      return `${exact} ${many} become ${number(eggs.used)}: each portion loses ${percent} %.`;
     case 'up':
-      return `${exact} eggs become ${number(eggs.used)}, and everything else goes up ${percent} % with them.`;
+      return `${exact} ${many} become ${number(eggs.used)}, and everything else goes up ${percent} % with them.`;
   }
 }
 
 /** What the whole number below and the one above would cost. */
-function othersOf({ exact }: EggChoice, decimal: '.' | ','): string {
+function othersOf({ exact, one }: EggChoice, decimal: '.' | ','): string {
   const below = Math.floor(exact);
   const share = (used: number) => formatNumber(Math.abs(used / exact - 1) * 100, 0, decimal);
-  const up = `${counted(below + 1, 'egg')} would leave ${share(below + 1)} % over.`;
-  return below < 1 ? up : `${counted(below, 'egg')} would make portions ${share(below)} % smaller, ${up}`;
+  const up = `${counted(below + 1, one)} would leave ${share(below + 1)} % over.`;
+  return below < 1 ? up : `${counted(below, one)} would make portions ${share(below)} % smaller, ${up}`;
 }
 
 /** Surplus or shortfall against what was wanted, in grams and in pieces. */

@@ -11,7 +11,8 @@ import { Chip, Chips, QuietAction } from '../../../ui/actions';
 import { Sheet } from '../../../ui/sheet';
 import { Body, Small, Strong } from '../../../ui/text';
 import { space, useTokens } from '../../../ui/theme';
-import { Compared, comparedRows } from './Compared';
+import { Compared } from '../../../ui/compared';
+import { comparedRows } from './compared';
 
 interface Part {
   readonly run: RunDoc;

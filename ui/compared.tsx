@@ -1,19 +1,10 @@
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import type { Unit } from '../../../core/figure';
-import { join, show, type NumberStyle } from '../../../core/quantity';
-import { Tap } from '../../../ui/tap';
-import { space, useTokens } from '../../../ui/theme';
-import { Body, Small, Strong } from '../../../ui/text';
+import { Tap } from './tap';
+import { Body, Small, Strong } from './text';
+import { space, useTokens } from './theme';
 
-/** A figure as it is and as it would be. */
-export interface Difference {
-  readonly label: string;
-  readonly unit: Unit;
-  readonly before: number;
-  readonly after: number;
-}
-
+/** One thing as it is and as it would be, in words. */
 export interface ComparedRow {
   readonly label: string;
   readonly now: string;
@@ -24,34 +15,16 @@ export interface ComparedRow {
 /** As many as matter at a glance. */
 const FIRST = 3;
 
-/** How much one matters against another: pieces before all, then what changes most against itself. */
-const weight = ({ unit, before, after }: Difference): number =>
-  unit === 'pieces' || unit === 'loads'
-    ? 1e6 + Math.abs(after - before)
-    : Math.abs(after - before) / Math.max(Math.abs(before), Math.abs(after), 1e-9);
-
-/** What differs on the kitchen's own scale and clock, what matters most first. */
-export function comparedRows(changes: readonly Difference[], style: NumberStyle): ComparedRow[] {
-  return [...changes]
-    .sort((a, b) => weight(b) - weight(a))
-    .flatMap(({ label, unit, before, after }) => {
-      const [now, then] = [before, after].map((value) => join(show(value, unit, style))) as [string, string];
-      if (now === then) return [];
-      const share = before === 0 ? null : Math.round((after / before - 1) * 100);
-      const counted = unit === 'pieces' || unit === 'loads';
-      const off = Math.round(after - before);
-      const by = counted
-        ? `${off > 0 ? '+' : '−'}${Math.abs(off)}`
-        : share === null
-          ? ''
-          : `${share >= 0 ? '+' : '−'}${Math.abs(share)} %`;
-      return [{ label, now, then, by }];
-    });
-}
-
 /** Now, then, and by how much: three rows, and the rest behind a tap. */
-export function Compared({ rows }: { readonly rows: readonly ComparedRow[] }) {
-  const [all, setAll] = useState(false);
+export function Compared({
+  rows,
+  whole = false,
+}: {
+  readonly rows: readonly ComparedRow[];
+  /** All rows at once. */
+  readonly whole?: boolean;
+}) {
+  const [all, setAll] = useState(whole);
   const { line } = useTokens();
   const shown = all ? rows : rows.slice(0, FIRST);
   return (
