@@ -127,6 +127,11 @@ export const runSchema = z.looseObject({
   events: z.array(eventSchema).max(1000).optional(),
   /** Figure id → what was weighed of the bowls that lines share: fillings, frostings, coats. */
   measured: measuredValues.optional(),
+  /** What was said to be there when the run was wished for: it is not bought. */
+  onHand: z
+    .array(z.looseObject({ name, by: z.enum(['g', 'pieces']), amount: z.number().min(0).max(1_000_000) }))
+    .max(200)
+    .optional(),
   /** Keys of what is already weighed out, brought or warmed for the run as a whole. */
   ticks: z.array(z.string().max(200)).max(2000).optional(),
 });

@@ -110,6 +110,17 @@ function offerOf(
   ];
 }
 
+/** What of it a shopping list need not ask for: the run remembers it. */
+export function onHandOf({ biscuitG, chocolate, binder, sticks }: OnTheTable): NonNullable<RunDoc['onHand']> {
+  const grams = (name: string, amount: number) => (amount > 0 ? [{ name, by: 'g' as const, amount }] : []);
+  return [
+    ...grams(MISSING.biscuit, biscuitG),
+    ...(chocolate ? grams(MISSING.chocolate(chocolate.kind), chocolate.massG) : []),
+    ...(binder ? grams(binder.kind, binder.massG) : []),
+    ...(sticks === null ? [] : [{ name: MISSING.sticks, by: 'pieces' as const, amount: sticks }]),
+  ];
+}
+
 /** Crumb, binder and chocolate as they are on the table. */
 function stocked(line: Line, table: OnTheTable): Choice {
   const { cakeG, frostingShare, biscuitG, binder, chocolate } = table;

@@ -13,4 +13,5 @@ export const MISSING = {
   chocolate: (kind: ChocolateKind): string =>
     kind === 'compound' ? 'compound coating' : `${kind} chocolate`,
   sticks: 'sticks',
+  biscuit: 'biscuit',
 } as const;

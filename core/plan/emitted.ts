@@ -120,8 +120,8 @@ export interface Pot {
 
 /** Something to set out that no bowl of a formula holds. */
 export type MaterialIs =
-  | { readonly is: 'sticks' }
-  | { readonly is: 'cases'; readonly liner: 'paper' | 'double paper' | 'foil' }
+  | { readonly is: 'sticks'; readonly flat: boolean }
+  | { readonly is: 'cases'; readonly liner: 'paper' | 'double paper' | 'foil'; readonly tin: string }
   | { readonly is: 'biscuit' }
   | { readonly is: 'trimmings' }
   | { readonly is: 'leftovers' }
@@ -146,6 +146,8 @@ export interface Material {
   readonly amount: Ref<'g'> | Ref<'pieces'>;
   /** How often the amount is wanted; once where nothing is said. */
   readonly times?: Ref<'pieces'>;
+  /** What was said to be there for this line, g or pieces; null or left out where nobody said. */
+  readonly onHand?: number | null | undefined;
 }
 
 /** Something to do before the work starts. */

@@ -7,17 +7,26 @@ import type { CrumbBake } from './stations/crumb';
 import type { FinishAll, FinishEach } from './stations/finish';
 import type { FinishedLot } from './stations/lots';
 
+/** What is said to be there of something; null or left out where nobody said. */
+type OnHand = number | null | undefined;
+
 /** What there is some of is set out; what comes to nothing is left out. */
 const there = (materials: readonly Material[]): Material[] =>
   materials.filter(({ amount }) => amount.value > 0);
 
-export const stickMaterials = (made: Ref<'pieces'>): Material[] =>
-  there([{ what: { is: 'sticks' }, use: 'set out', amount: made }]);
+/** Sticks: round ones for what is dipped and cut, flat ones for what is moulded round them. */
+export const stickMaterials = (made: Ref<'pieces'>, flat: boolean, onHand: OnHand): Material[] =>
+  there([{ what: { is: 'sticks', flat }, use: 'set out', amount: made, onHand }]);
 
-export const caseMaterials = (liner: Liner | undefined, made: Ref<'pieces'>): Material[] =>
+export const caseMaterials = (
+  liner: Liner | undefined,
+  made: Ref<'pieces'>,
+  tin: string,
+  onHand: OnHand,
+): Material[] =>
   liner === undefined || liner === 'none'
     ? []
-    : there([{ what: { is: 'cases', liner }, use: 'set out', amount: made }]);
+    : there([{ what: { is: 'cases', liner, tin }, use: 'set out', amount: made, onHand }]);
 
 /** Crumb from elsewhere, what is mixed in, and a binder that no formula makes. */
 export function doughMaterials(
@@ -38,7 +47,14 @@ export function doughMaterials(
   }));
   const bound: Material[] =
     binder.formulaId === null
-      ? [{ what: { is: 'binder', kind: binder.kind }, use: 'crumb', amount: dough.added }]
+      ? [
+          {
+            what: { is: 'binder', kind: binder.kind },
+            use: 'crumb',
+            amount: dough.added,
+            onHand: binder.onHandG,
+          },
+        ]
       : [];
   return there([...crumb, ...added, ...bound]);
 }
@@ -48,25 +64,41 @@ export function finishMaterials(each: FinishEach, all: FinishAll): Material[] {
   const { filling, frosting } = each;
   const out: Material[] = [];
   if (filling?.choice.formulaId === null && all.fillingNeeded)
-    out.push({ what: { is: 'filling', what: filling.choice.what }, use: 'fill', amount: all.fillingNeeded });
+    out.push({
+      what: { is: 'filling', what: filling.choice.what },
+      use: 'fill',
+      amount: all.fillingNeeded,
+      onHand: filling.choice.onHandG,
+    });
   if (frosting?.choice.formulaId === null && all.frostingTotal?.needed)
     out.push({
       what: { is: 'frosting', kind: frosting.choice.kind },
       use: 'fill',
       amount: all.frostingTotal.needed,
+      onHand: frosting.choice.onHandG,
     });
   if (all.fondantNeeded) out.push({ what: { is: 'fondant' }, use: 'finish', amount: all.fondantNeeded });
   for (const { lot, gel } of all.frostingTotal?.coloured ?? [])
     if (gel)
       out.push({ what: { is: 'gel', colour: gel.colour, lot: lot.name }, use: 'finish', amount: gel.mass });
-  return there([...out, ...potMaterials(all.pots), ...toppingMaterials(all.lots)]);
+  const coatOnHand = each.coat?.choice.onHandG;
+  return there([...out, ...potMaterials(all.pots, coatOnHand), ...toppingMaterials(all.lots)]);
 }
 
-/** What is melted as bought, and the fat that thins it. */
-export const potMaterials = (pots: readonly Pot[]): Material[] =>
+/** What is melted as bought, and the fat that thins it. What is there is the line's own coat: its first pot. */
+export const potMaterials = (pots: readonly Pot[], onHand: OnHand): Material[] =>
   there(
-    pots.flatMap(({ kind, formulaId, chocolate, thinner }): Material[] => [
-      ...(formulaId ? [] : [{ what: { is: 'chocolate', kind }, use: 'melt', amount: chocolate } as const]),
+    pots.flatMap(({ kind, formulaId, chocolate, thinner }, i): Material[] => [
+      ...(formulaId
+        ? []
+        : [
+            {
+              what: { is: 'chocolate', kind },
+              use: 'melt',
+              amount: chocolate,
+              onHand: i === 0 ? onHand : null,
+            } as const,
+          ]),
       ...(thinner ? [{ what: { is: 'thinner', kind }, use: 'melt', amount: thinner } as const] : []),
     ]),
   );

@@ -1,6 +1,6 @@
 import { ALLERGEN_NAMES } from '../caution/allergens.table';
 import { KEEPING } from '../caution/keeping';
-import type { KitchenDoc, Lot } from '../model/documents';
+import type { CrumbPart, KitchenDoc, Lot } from '../model/documents';
 import type { Ref } from '../figure';
 import { BICARBONATE_WAIT_MIN, BOWLS, type MethodDef } from '../process/batter.table';
 import { COAT } from '../process/coat.table';
@@ -10,6 +10,7 @@ import { isHighFor } from '../formula/altitude';
 import type { KnownFormula, RunContext } from './context';
 import type { formulasOf } from './facts';
 import type { LotPlan } from './emitted';
+import type { DoughPart } from './stations/bind';
 import { isNutty, nutsIn } from './allergens';
 import type { OvenPart } from './stations/oven';
 import type { FinishWords } from './finish';
@@ -38,6 +39,23 @@ export function nutWarnings(lots: readonly Lot[], planned: readonly LotPlan[]): 
 /** How the cake ends in its well. */
 export const finishWarnings = ({ name, warning: mend }: FinishWords): Warning[] =>
   mend ? [warning({ code: 'finish', name, mend })] : [];
+
+/** Less than this is no more than a crumb, g; and so small a share of the dough nobody feels. */
+const EXCESS_FROM = { g: 5, share: 0.02 } as const;
+
+/** Leftover frosting and wet add-ins beyond what the crumb takes. */
+export function excessWarnings({ excess, total }: DoughPart, crumb: readonly CrumbPart[]): Warning[] {
+  if (!excess || excess.over.value < Math.max(EXCESS_FROM.g, EXCESS_FROM.share * total.value)) return [];
+  return [
+    warning({
+      code: 'binder in excess',
+      overG: excess.over.value,
+      cakeG: excess.cake.value,
+      biscuitG: excess.biscuit.value,
+      scrape: crumb.some((part) => part.from === 'leftovers' && !part.scraped),
+    }),
+  ];
+}
 
 /** Cake from before that is older than frosted cake keeps in a fridge. */
 export function oldWarnings(ageDays: number): Warning[] {

@@ -1,3 +1,4 @@
+import { gramsText } from './figures';
 import type { Fault } from '../quantity';
 
 /** What is likely to go wrong with a line, with what the words need to say it. */
@@ -36,6 +37,13 @@ export type WarningCase =
   | { readonly code: 'nuts beside'; readonly lot: string }
   | { readonly code: 'nuts share bowl'; readonly lot: string; readonly bowl: string }
   | { readonly code: 'nuts share vessel'; readonly lot: string }
+  | {
+      readonly code: 'binder in excess';
+      readonly overG: number;
+      readonly cakeG: number;
+      readonly biscuitG: number;
+      readonly scrape: boolean;
+    }
   | { readonly code: 'leftovers old'; readonly days: number; readonly mostDays: number }
   | { readonly code: 'late'; readonly byMin: number }
   | { readonly code: 'formula says otherwise'; readonly said: Fault }
@@ -160,6 +168,11 @@ function warningWords(why: WarningCase): Fault {
       return {
         fault: `"${why.lot}" is promised free of nuts and shares the dipping vessel with pieces that have them.`,
         mend: 'Dip it first, in a clean vessel of its own. Clean tools alone may not be enough: ask who eats.',
+      };
+    case 'binder in excess':
+      return {
+        fault: `What is in the crumb already brings ${gramsText(why.overG)} more binder than it takes: the dough comes out wet.`,
+        mend: `${gramsText(why.cakeG)} more plain crumb would take it up, or ${gramsText(why.biscuitG)} of crushed biscuit${why.scrape ? '; or scrape some of the frosting off first' : ''}. Add none of the binder.`,
       };
     case 'leftovers old':
       return {

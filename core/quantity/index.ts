@@ -15,11 +15,11 @@ export {
 export type { NumberStyle, Shown } from './format';
 export { ingredientsNamedIn } from './ingredientName';
 export { allergensIn, allergensTold } from './allergens';
-export { INGREDIENTS, ingredientOf } from './ingredients.table';
+export { COLLECTIVE, INGREDIENTS, ingredientOf } from './ingredients.table';
 export type { Allergen, Ingredient, Role } from './ingredients.table';
 export { readLine } from './line';
 export type { Fault, LineStatus, OwnMeasures, ReadLine, WholeSort, WholeThing } from './line';
 export { readNumberField } from './number';
-export { counted, plural } from './plural';
+export { counted, plural, singular } from './plural';
 export { TABLE_CUP_ML, TABLE_TSP_ML } from './units.table';
 export type { Measures } from './units.table';

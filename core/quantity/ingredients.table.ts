@@ -241,6 +241,37 @@ export const FILLING_FACTOR: readonly {
 /** Half the 10–90 width of one piece's mass, as a share. Basis: typical; fruit varies more than eggs. */
 export const PIECE_SPREAD_SHARE = { egg: 0.06, other: 0.2 } as const;
 
+/**
+ * Ingredients whose names are things of their own in a shop: a walnut is no almond, and rum no brandy. Elsewhere the
+ * names of an ingredient mean the same thing.
+ */
+export const COLLECTIVE: ReadonlySet<string> = new Set([
+  'spirit',
+  'wine',
+  'extract',
+  'spice',
+  'herb',
+  'zest',
+  'citrus juice',
+  'vinegar',
+  'chopped nuts',
+  'nut spread',
+  'seeds',
+  'jam',
+  'raisins',
+  'berries',
+  'stem ginger',
+  'colour',
+  'sprinkles',
+  'light syrup',
+  'cream',
+  'oil',
+  'tea',
+  'sesame',
+  'pumpkin purée',
+  'semolina',
+]);
+
 const BY_KEY = new Map(INGREDIENTS.map((ingredient) => [ingredient.key, ingredient]));
 
 export function ingredientOf(key: string): Ingredient | null {

@@ -100,6 +100,40 @@ const flourIn = (stored: readonly StoredDoc[]) => {
 };
 
 describe('the shopping list', () => {
+  it('keeps apart what a shop keeps apart, and together what only is called otherwise', () => {
+    expect(keyOf('chopped walnuts')).toBe(keyOf('walnuts'));
+    expect(keyOf('walnuts')).not.toBe(keyOf('almonds'));
+    expect(keyOf('all-purpose flour')).toBe(keyOf('plain flour'));
+    expect(keyOf('fresh thyme leaves')).toBe(keyOf('thyme'));
+    expect(keyOf('rosemary')).not.toBe(keyOf('thyme'));
+    expect(keyOf('dark rum')).not.toBe(keyOf('brandy'));
+    expect(keyOf('zest of 1 orange')).toBe(keyOf('orange zest'));
+  });
+
+  it('has a row for every colour, and for the cases of every tin', () => {
+    const lots = (name: string, colour: string) => ({
+      id: name,
+      name,
+      count: 6,
+      colour: { name: colour, depth: 'deep' as const },
+      coat: null,
+      toppings: [],
+    });
+    const two = changed((line) =>
+      line.id === 'cupcakes-frosted' ? { ...line, lots: [lots('a', 'green'), lots('b', 'gold')] } : line,
+    );
+    const names = needsOf(two, planWhole({ ...EVENING, run: two })).map(({ name }) => name);
+    expect(names).toEqual(expect.arrayContaining(['Gel colour, green', 'Gel colour, gold']));
+  });
+
+  it('takes what the wish said to be there for what is there, before the cupboard', () => {
+    const [some] = shoppingOf(run, whole, { ...kitchen, store: [] }).rows.filter(({ by }) => by === 'g');
+    if (!some) throw new Error('something is weighed');
+    const wished = { ...run, onHand: [{ name: some.name, by: 'g' as const, amount: 1e5 }] };
+    const row = shoppingOf(wished, whole, { ...kitchen, store: [] }).rows.find(({ key }) => key === some.key);
+    expect(row).toMatchObject({ left: 1e5, buy: 0 });
+  });
+
   it('buys whole eggs, however they are weighed in', () => {
     const weighed = changed((line) => ('eggs' in line ? { ...line, eggs: 'weigh' } : line));
     const eggs = needsOf(weighed, planWhole({ ...EVENING, run: weighed })).filter(

@@ -25,10 +25,15 @@ export function materialWords(material: MaterialIs): MaterialWords {
   const say = (what: string, note = '', shop: string | null = what): MaterialWords => ({ what, note, shop });
   switch (material.is) {
     case 'sticks':
-      return say('Sticks', 'One a piece; have some to spare.');
+      return say(material.flat ? 'Flat sticks' : 'Sticks', 'One a piece; have some to spare.');
     case 'cases': {
       const twice = material.liner === 'double paper';
-      return say(`Cases: ${material.liner}`, twice ? 'Two a piece.' : '', `paper cases, ${material.liner}`);
+      const cases = material.liner === 'foil' ? 'foil cases' : 'paper cases';
+      return say(
+        `Cases: ${material.liner}`,
+        `For ${material.tin}.${twice ? ' Two a piece.' : ''}`,
+        `${cases} for ${material.tin}`,
+      );
     }
     case 'biscuit':
       return say('Biscuit', 'Crushed fine.');

@@ -1,5 +1,5 @@
 import type { KitchenDoc, RunDoc, StoredDoc } from '../model/documents';
-import { ingredientsNamedIn } from '../quantity';
+import { COLLECTIVE, ingredientsNamedIn, singular, type Ingredient } from '../quantity';
 import type { RunPlan } from '../plan';
 import { bowlsOf } from '../plan/bowls';
 import { materialWords } from './gather.words';
@@ -44,15 +44,47 @@ export interface Shopping {
 
 const FREE = new Set(['water']);
 
+/** How a thing is treated before it goes in says nothing of what is bought. */
+const TREATED =
+  /\b(finely|roughly|coarsely|freshly|chopped|flaked|grated|crushed|toasted|ground|frozen|fresh|dried|whole|halved|halves|leaves|leaf|zest of|juice of|of|grated)\b/g;
+
+const plain = (name: string): string => name.trim().toLowerCase().replace(/\s+/g, ' ');
+
 /** The key that things of the same kind share, whatever they are called. */
 export function keyOf(name: string): string {
   const [known] = ingredientsNamedIn(name);
-  return known?.ingredient.key ?? name.trim().toLowerCase();
+  return known ? keyIn(known.ingredient, name) : plain(name);
+}
+
+/** The same where it is known what it was taken for: a collective name is told apart by its own words. */
+function keyIn({ key }: Ingredient, name: string): string {
+  if (!COLLECTIVE.has(key)) return key;
+  const bare = plain(
+    name
+      .toLowerCase()
+      .replace(/[^a-zà-ÿ ]+/g, ' ')
+      .replace(TREATED, ' '),
+  );
+  const words = bare
+    .split(' ')
+    .filter(Boolean)
+    .map((word) => singular(word));
+  return words.length === 0 ? key : `${key}: ${words.join(' ')}`;
 }
 
 /** Adds up all that a run takes: every bowl once, and what no bowl holds. Tap water is left out. */
 export function needsOf(run: RunDoc, whole: RunPlan): Need[] {
+  return [...takenBy(run, whole).needs];
+}
+
+/** What a run takes, and what was said to be there of it for this run, by key and measure. */
+function takenBy(
+  run: RunDoc,
+  whole: RunPlan,
+): { readonly needs: readonly Need[]; readonly said: ReadonlyMap<string, number> } {
   const out = new Map<string, Need>();
+  // Lines that name the same stock mean the same: the larger word holds.
+  const said = new Map<string, number>();
   const add = (key: string, name: string, by: Need['by'], amount: number, pack: Need['pack'] = null) => {
     if (FREE.has(key) || amount <= 0) return;
     const at = `${key}/${by}`;
@@ -61,7 +93,7 @@ export function needsOf(run: RunDoc, whole: RunPlan): Need[] {
   };
   for (const { batch } of bowlsOf(run, whole)) {
     for (const { line, name: written, mass, whole: counted } of batch.ingredients) {
-      const key = line.ingredient?.key ?? written.toLowerCase();
+      const key = line.ingredient ? keyIn(line.ingredient, written.split(',')[0] ?? written) : plain(written);
       // In the writer's own words: "thyme leaves" tells a shop more than "chopped herb".
       const name = written.split(',')[0]?.trim() || written;
       const one = line.whole;
@@ -73,20 +105,32 @@ export function needsOf(run: RunDoc, whole: RunPlan): Need[] {
   }
   for (const plan of whole.lines) {
     if (!plan.planned) continue;
-    for (const { what, amount, times } of plan.materials) {
+    for (const { what, amount, times, onHand } of plan.materials) {
       const { shop } = materialWords(what);
       if (shop === null) continue;
       const twice = what.is === 'cases' && what.liner === 'double paper' ? 2 : 1;
       const all = amount.value * (times?.value ?? 1) * twice;
-      add(keyOf(shop), shop, amount.unit === 'pieces' ? 'pieces' : 'g', all);
+      const by = amount.unit === 'pieces' ? 'pieces' : 'g';
+      add(what.is === 'gel' ? plain(shop) : keyOf(shop), shop, by, all);
+      const at = `${what.is === 'gel' ? plain(shop) : keyOf(shop)}/${by}`;
+      if (typeof onHand === 'number') said.set(at, Math.max(said.get(at) ?? 0, onHand));
     }
   }
-  return [...out.values()].sort((a, b) => a.name.localeCompare(b.name));
+  // What the wish said holds before what a line says.
+  for (const { name, by, amount } of run.onHand ?? []) said.set(`${keyOf(name)}/${by}`, amount);
+  return { needs: [...out.values()].sort((a, b) => a.name.localeCompare(b.name)), said };
 }
 
 /** The list of what to buy: needs, less what is in the store cupboard, in whole packets. */
 export function shoppingOf(run: RunDoc, whole: RunPlan, kitchen: KitchenDoc): Shopping {
-  const rows = needsOf(run, whole).map((need) => rowOf(need, stored(need, kitchen)));
+  const { needs, said } = takenBy(run, whole);
+  const [mostCases] = needs.filter(({ key }) => CASES.test(key)).sort((a, b) => b.amount - a.amount);
+  const rows = needs.map((need) => {
+    // Cases are counted without their size: the size that takes most has them.
+    const other = CASES.test(need.key) && need !== mostCases;
+    const there = said.get(`${need.key}/${need.by}`);
+    return rowOf(need, other ? null : stored(need, kitchen), there);
+  });
   const priced = rows.filter(({ used }) => used !== null);
   const pieces = whole.lines.reduce((sum, line) => sum + (line.planned ? line.parts.count.made.value : 0), 0);
   return {
@@ -136,6 +180,8 @@ export function lineCosts(
   });
 }
 
+const CASES = /^paper cases/;
+
 /** What the kitchen has of it: sticks and cases have a place of their own. */
 function stored(need: Need, kitchen: KitchenDoc): StoredDoc | null {
   const found = (kitchen.store ?? []).find(
@@ -144,8 +190,7 @@ function stored(need: Need, kitchen: KitchenDoc): StoredDoc | null {
       (keyOf(one.name) === need.key || one.name.toLowerCase() === need.name.toLowerCase()),
   );
   if (found) return found;
-  const count =
-    need.key === 'sticks' ? kitchen.sticks : /^paper cases/.test(need.key) ? kitchen.liners : undefined;
+  const count = need.key === 'sticks' ? kitchen.sticks : CASES.test(need.key) ? kitchen.liners : undefined;
   return count === undefined
     ? null
     : { id: need.key, name: need.name, left: count, by: 'pieces', packet: null, price: null };
@@ -154,8 +199,9 @@ function stored(need: Need, kitchen: KitchenDoc): StoredDoc | null {
 /** Floating point leaves a hair over a whole packet. */
 const HAIR = 1e-6;
 
-function rowOf(need: Need, store: StoredDoc | null): ShoppingRow {
-  const left = store?.left ?? 0;
+function rowOf(need: Need, store: StoredDoc | null, there: number | undefined): ShoppingRow {
+  // What was said for this run is what there is, whatever the cupboard's list says.
+  const left = there ?? store?.left ?? 0;
   const packet = store?.packet ?? need.pack?.g ?? null;
   const price = store?.price ?? null;
   const missing = Math.max(need.amount - left, 0);

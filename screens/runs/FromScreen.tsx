@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
-import type { BackwardsOffer, OnTheTable } from '../../core/plan/backwards';
+import { onHandOf, type BackwardsOffer, type OnTheTable } from '../../core/plan/backwards';
 import { BINDER_FACTOR, type BinderKind } from '../../core/process/bind.table';
 import { showText } from '../../core/quantity';
 import { useNow } from '../../state/clock';
@@ -52,6 +52,7 @@ export function FromScreen() {
       createdAt: now,
       readyAt,
       lines: [{ ...offer.line, id: 'line-1' }],
+      onHand: [...onHandOf(settled)],
       clocks: [],
       closed: null,
     };

@@ -10,7 +10,12 @@ import { crumbBakeSections, doughParts, doughStrata, doughTold } from './dough';
 export function cakesicleTold(made: CakesicleMade): Planned {
   const { run, line, mould, table, dough, bakes, kind, portion, portions, cavity, shell, room } = made;
   const { count, rounds, sets, melts, pots, piece, lots, finished } = made;
-  const told = doughTold(made, { coated: false, mould: true, stick: cavity.stick !== null });
+  const told = doughTold(made, {
+    coated: false,
+    mould: true,
+    stick: cavity.stick !== null,
+    coatOnHandG: line.coatOnHandG,
+  });
   return {
     ...told,
     count,
@@ -42,7 +47,7 @@ export function cakesicleTold(made: CakesicleMade): Planned {
       ),
     }),
     cutSays: () => ({ is: 'moulded', shell: shell.thickness, chocolate: shell.taken, portion }),
-    warnings: () => shellWarnings(line.shellMm),
+    warnings: () => [...told.warnings(), ...shellWarnings(line.shellMm)],
     notes: () => [...bindNotes(line.binder, table, dough), ...shellNotes(run.kitchen, line, pots, shell)],
   };
 }

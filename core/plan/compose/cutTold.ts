@@ -11,7 +11,7 @@ import { cutRemainder } from '../remainder';
 import { SECTIONS } from '../sections';
 import { bandsOf } from '../strata';
 import { BANDS } from '../strata.words';
-import { bowlWarnings, sheetWarnings } from '../warnings';
+import { bowlWarnings, ovenWarnings, sheetWarnings } from '../warnings';
 import type { CutMade } from './cutMade';
 
 /** What a line of cut pieces tells, from what its stations made. */
@@ -25,7 +25,10 @@ export function cutTold(made: CutMade): Planned {
     sizes: sizesOf(made),
     ownCoat: line.coat ? { kind: line.coat.kind, formulaId: line.coat.formulaId } : null,
     tasks: () => made.tasks,
-    materials: () => [...(made.stick ? stickMaterials(count.made) : []), ...finishMaterials(each, all)],
+    materials: () => [
+      ...(made.stick ? stickMaterials(count.made, false, line.stickOnHand) : []),
+      ...finishMaterials(each, all),
+    ],
     preparations: () => [...told.preparations(), { do: 'line sheets', sheets: sheets.count.value }],
     remainder: () => cutRemainder(count, cut, made.allows, totals),
     strata: () => strataOf(made),
@@ -42,6 +45,7 @@ export function cutTold(made: CutMade): Planned {
       cake: cake.cake,
     }),
     warnings: () => [
+      ...ovenWarnings(made.bake.oven),
       ...sheetWarnings(cake.height, made.sheet.depthMm),
       ...bowlWarnings(made.bowl.mixed, made.part.densities.batter, run.kitchen),
     ],

@@ -38,6 +38,8 @@ import type { FinishedLot } from '../stations/lots';
 import { addDoughNeeded, type PortionsPart } from '../stations/portion';
 import { type Band, bandsOf } from '../strata';
 import { BANDS } from '../strata.words';
+import { excessWarnings, ovenWarnings } from '../warnings';
+import type { Warning } from '../warnings.words';
 
 /** A dough, from crumb of whatever source to portions. */
 export interface Doughed {
@@ -109,7 +111,12 @@ export function doughParts({ bakes, table, dough, portions, count, portion, piec
 /** What every line of dough tells alike. */
 export function doughTold(
   made: Finished,
-  piece: { readonly coated: boolean; readonly mould: boolean; readonly stick: boolean },
+  piece: {
+    readonly coated: boolean;
+    readonly mould: boolean;
+    readonly stick: boolean;
+    readonly coatOnHandG: number | null | undefined;
+  },
 ) {
   const { run, line, table, dough, bakes, count, portion, pots, lots } = made;
   const baked = line.crumb.find(isBaked);
@@ -123,9 +130,9 @@ export function doughTold(
     contents: doughContents(line.crumb, line.binder, line.addIns),
     needs: () => [...binderNeeds(line.binder, dough), ...potNeeds(pots), ...toppingNeeds(lots)],
     materials: () => [
-      ...(piece.stick ? stickMaterials(count.made) : []),
+      ...(piece.stick ? stickMaterials(count.made, piece.mould, line.sticksOnHand) : []),
       ...doughMaterials(line.binder, line.addIns, table, dough),
-      ...potMaterials(pots),
+      ...potMaterials(pots, piece.coatOnHandG),
       ...toppingMaterials(lots),
     ],
     preparations: (): Preparation[] => [...thawPreparations(batches), ...crumbPreparations(bakes)],
@@ -134,6 +141,10 @@ export function doughTold(
       formula && baked
         ? doneTests(formula.read.lines, METHODS[formula.doc.method], baked.from === 'microwave')
         : [],
+    warnings: (): Warning[] => [
+      ...excessWarnings(dough, line.crumb),
+      ...bakes.flatMap(({ sheet }) => (sheet ? ovenWarnings(sheet.bake.oven) : [])),
+    ],
     ways: (): Ways => ({
       family: line.family,
       words: [...line.addIns.map(({ what }) => what), ...toppingWords(line.lots)],

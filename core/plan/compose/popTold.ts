@@ -11,7 +11,12 @@ import type { PopMade } from './popMade';
 export function popTold(made: PopMade): Planned {
   const { run, line, table, dough, bakes, kind, portion, portions, pots, coat, solid, waits } = made;
   const { count, finished, piece, lots } = made;
-  const told = doughTold(made, { coated: coat !== null, mould: false, stick: line.stick });
+  const told = doughTold(made, {
+    coated: coat !== null,
+    mould: false,
+    stick: line.stick,
+    coatOnHandG: line.coat?.onHandG,
+  });
   const [first] = bakes;
   return {
     ...told,
@@ -52,7 +57,7 @@ export function popTold(made: PopMade): Planned {
       section: ballSection(solid.height.value, coat?.thickness.value ?? 0, line.stick),
     }),
     cutSays: () => ({ is: 'ball', across: solid.height, portion }),
-    warnings: () => (coat ? dipWarnings(coat, portion, line.stick) : []),
+    warnings: () => [...told.warnings(), ...(coat ? dipWarnings(coat, portion, line.stick) : [])],
     notes: () => [
       ...bindNotes(line.binder, table, dough),
       ...(coat ? coatNotes(run.kitchen, pots, coat) : []),

@@ -30,6 +30,8 @@ export interface InWells {
   readonly spareHalves: number | null;
   readonly coat: MiniWellsLine['coat'];
   readonly fondant: boolean;
+  /** Cases that are there, where somebody counted them. */
+  readonly linersOnHand?: number | null | undefined;
   readonly supplies: (f: PlanFigures) => readonly Supplied[];
   readonly prepares: (tin: string) => Preparation;
   /** A syrup soaks into the pair where there is one. */

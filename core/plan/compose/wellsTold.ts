@@ -134,7 +134,11 @@ function materialsOf({ how, loads, well, each, all }: WellsMade): Material[] {
         },
       ]
     : [];
-  return [...caseMaterials(how.liner, loads.count.made), ...layer, ...finishMaterials(each, all)];
+  return [
+    ...caseMaterials(how.liner, loads.count.made, well.tin.name, how.linersOnHand),
+    ...layer,
+    ...finishMaterials(each, all),
+  ];
 }
 
 const sectionsOf = ({ well, heights, scoop, bake, loads, cakes, each, all }: WellsMade): SumsSection[] => [

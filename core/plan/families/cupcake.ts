@@ -17,6 +17,7 @@ export const planCupcake = (run: RunContext, line: CupcakeLine, sampling: Sampli
       spareHalves: null,
       coat: null,
       fondant: false,
+      linersOnHand: line.linersOnHand,
       supplies: (f) => counted(f, 'liners', line.linersOnHand),
       prepares: (tin) =>
         line.liner && line.liner !== 'none' ? { do: 'cases into tin', tin } : { do: 'grease and flour', tin },

@@ -177,7 +177,13 @@ interface Crumb {
 }
 
 /** Binder that crumb takes: its thirst drinks, frosting and liquor give. May lie below nought. */
-function binderOf({ share, kind, sources, dry, wet }: Table, crumb: readonly Crumb[]): Expr<'g'> {
+function binderOf(table: Table, crumb: readonly Crumb[]): Expr<'g'> {
+  const { drunk, gives } = drunkAndGiven(table, crumb);
+  return gives.length === 0 ? drunk : minus(drunk, ...gives);
+}
+
+/** What crumb drinks, and what frosting and liquor in it give, g of the binder. */
+function drunkAndGiven({ share, kind, sources, dry, wet }: Table, crumb: readonly Crumb[]) {
   const drinks: Expr<'g'>[] = [
     ...crumb.map(({ mass, thirst }) => times(mass, thirst)),
     ...dry.map((mass) => times(mass, ADD_IN.dryFactor)),
@@ -188,7 +194,31 @@ function binderOf({ share, kind, sources, dry, wet }: Table, crumb: readonly Cru
     ...sources.flatMap(({ frosting }) => (frosting ? [times(frosting, kind)] : [])),
     ...wet,
   ];
-  return gives.length === 0 ? drunk : minus(drunk, ...gives);
+  return { drunk, gives };
+}
+
+/** Frosting and liquor beyond what the crumb takes, and the crumb that would take it up. Null where nothing brings any. */
+export interface Excess {
+  readonly over: Ref<'g'>;
+  readonly cake: Ref<'g'>;
+  readonly biscuit: Ref<'g'>;
+}
+
+function addExcess(f: PlanFigures, table: Table, crumb: readonly Crumb[]): Excess | null {
+  const { drunk, gives } = drunkAndGiven(table, crumb);
+  const [first, ...more] = gives;
+  if (!first) return null;
+  const excess = f.sum('binder.excess', BIND.excess, 'g', atLeast(minus(plus(first, ...more), drunk), 0));
+  return {
+    over: excess,
+    cake: f.sum('excess.cake', BIND.excessCake, 'g', over(excess, table.share)),
+    biscuit: f.sum(
+      'excess.biscuit',
+      BIND.excessBiscuit,
+      'g',
+      over(excess, times(table.share, ADD_IN.dryFactor)),
+    ),
+  };
 }
 
 /** No crumb drinks nothing; a portion takes a trace of binder, so that no count is divided by nought. */
@@ -247,6 +277,7 @@ export interface DoughPart {
   readonly ready: Ref<'g'>;
   readonly allows: Ref<'pieces'>;
   readonly binderEach: Ref<'g'>;
+  readonly excess: Excess | null;
 }
 
 /** Crumb of all parts, the binder it takes, and the dough that comes of it. */
@@ -266,6 +297,7 @@ export function addDough(
     return mass ? [{ mass, thirst }] : [];
   });
   const need = f.sum('binder.need', BIND.need, 'g', atLeast(binderOf(table, thirsty), 0));
+  const excess = addExcess(f, table, thirsty);
   const first = f.sum('binder.first', BIND.first, 'g', times(need, FIRST_ADDITION), {
     decide: { step: 1, how: 'down', said: 'to the gram' },
   });
@@ -301,6 +333,7 @@ export function addDough(
     ready,
     allows,
     binderEach,
+    excess,
   };
 }
 

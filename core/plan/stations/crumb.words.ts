@@ -70,6 +70,12 @@ export const BIND = {
     'Binder needed',
     'An estimate, and a third off either way: add the first part, then stop by the squeeze, not by the figure.',
   ),
+  excess: words(
+    'Frosting and liquor too much',
+    'What they give beyond what the crumb takes: the dough comes out wet by it.',
+  ),
+  excessCake: words('Plain cake crumb that takes it up', 'Average crumb at the school’s share.'),
+  excessBiscuit: words('Biscuit crumb that takes it up', 'Beside cake it drinks most.'),
   first: words('First addition', 'Three fifths of it cannot be too much. Then a spoonful at a time.'),
   added: words('Binder added', 'As reckoned, until somebody says what really went in.'),
   dough: words(

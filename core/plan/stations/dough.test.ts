@@ -46,6 +46,31 @@ describe('binder', () => {
     }
   });
 
+  it('is too much where leftovers bring more than the crumb takes, with what takes it up, by hand', () => {
+    const left: CrumbPart = {
+      from: 'leftovers',
+      massG: 600,
+      frostingShare: 0.3,
+      scraped: false,
+      crumb: 'average',
+    };
+    const one = plan({ ...bound({ school: 'classic', kind: 'buttercream' }), crumb: [left], addIns: [] });
+    // 420 g of crumb takes 75.6 g; 180 g came with it: 104.4 over. 580 g of plain crumb takes that, or 341 of biscuit.
+    expect(v(one, 'binder.need')).toBe(0);
+    expect(v(one, 'binder.excess')).toBeCloseTo(104.4, 6);
+    expect(v(one, 'excess.cake')).toBeCloseTo(580, 6);
+    expect(v(one, 'excess.biscuit')).toBeCloseTo(580 / 1.7, 6);
+    const said = one.warnings.find(({ why }) => why.code === 'binder in excess');
+    expect(said?.fault).toMatch(/\{104 g\} more binder/);
+    expect(said?.mend).toMatch(/580 g\} more plain crumb.+341 g\} of crushed biscuit; or scrape/);
+    const scraped = plan({
+      ...bound({ kind: 'buttercream' }),
+      crumb: [{ ...left, frostingShare: 0.1 }],
+      addIns: [],
+    });
+    expect(scraped.warnings.some(({ why }) => why.code === 'binder in excess')).toBe(false);
+  });
+
   it('agrees with the plain sum of a bowl that is there', () => {
     const balls = plan(BALLS);
     const simple = planBind({
