@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Basis, Figure } from '../core/figure';
 import { scopeParts } from '../core/param';
-import { whyText } from '../core/plan/whyText';
+import { whyText, type Narrow } from '../core/plan/whyText';
 import type { RunDoc } from '../core/model/documents';
 import { fromShown, inStyle, join, show, toShown, typedUnit } from '../core/quantity';
 import { holderOf, useFigureNow, useRun, type Holder } from '../state/plans';
@@ -131,11 +131,25 @@ function WhyBody({
           {`What widens the range: ${text.causes
             .slice(0, 3)
             .map((cause) => `${cause.label.toLowerCase()} (${cause.percent} %)`)
-            .join(', ')}. Measure one of them and it narrows.`}
+            .join(', ')}.`}
         </Small>
+      ) : null}
+      {range && text.narrow ? (
+        <Narrower narrow={text.narrow} onOpen={(id) => askWhy(run.id, lineId, id)} />
       ) : null}
       <Replace run={run} lineId={lineId} figure={figure} />
     </>
+  );
+}
+
+/** The measurement that would narrow a range most, and what it would leave of it. */
+function Narrower({ narrow, onOpen }: { readonly narrow: Narrow; readonly onOpen: (id: string) => void }) {
+  const { id, label, how, left } = narrow;
+  return (
+    <View testID="narrow">
+      <Body>{`To narrow it most: ${how ?? `measure ${label.toLowerCase()}`}. Then it would be ${left}.`}</Body>
+      <QuietAction title={`To "${label.toLowerCase()}"`} icon="next" onPress={() => onOpen(id)} />
+    </View>
   );
 }
 

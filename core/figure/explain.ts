@@ -38,4 +38,7 @@ export function resultWith(laid: LaidOut, valueOf: (id: string) => number): numb
 }
 
 /** What explanations are asked of: a plan, or what lines share. */
-export type Explained = Pick<Figures, 'causes' | 'laidOut'> & { readonly figure: (id: string) => Figure };
+export type Explained = Pick<Figures, 'causes' | 'laidOut'> & {
+  readonly figure: (id: string) => Figure;
+  readonly has: (id: string) => boolean;
+};

@@ -66,6 +66,11 @@ export const lotSchema = z.looseObject({
   name,
   count: pieceCount,
   colour: z.object({ name, depth: colourDepthSchema }).nullable(),
+  /** Further colours in the same swirl, side by side in one bag; null for a stripe left as it is. */
+  stripes: z
+    .array(z.object({ name, depth: colourDepthSchema }).nullable())
+    .max(2, 'At most three colours in one swirl.')
+    .optional(),
   /** The coat of this lot where it is not the line's. */
   coat: chocolateSchema.nullable(),
   toppings: z.array(toppingSchema).max(12, 'At most 12 toppings.'),

@@ -78,9 +78,9 @@ export function finishMaterials(each: FinishEach, all: FinishAll): Material[] {
       onHand: frosting.choice.onHandG,
     });
   if (all.fondantNeeded) out.push({ what: { is: 'fondant' }, use: 'finish', amount: all.fondantNeeded });
-  for (const { lot, gel } of all.frostingTotal?.coloured ?? [])
-    if (gel)
-      out.push({ what: { is: 'gel', colour: gel.colour, lot: lot.name }, use: 'finish', amount: gel.mass });
+  for (const { lot, gels } of all.frostingTotal?.coloured ?? [])
+    for (const { colour, mass } of gels)
+      out.push({ what: { is: 'gel', colour, lot: lot.name }, use: 'finish', amount: mass });
   const coatOnHand = each.coat?.choice.onHandG;
   return there([...out, ...potMaterials(all.pots, coatOnHand), ...toppingMaterials(all.lots)]);
 }

@@ -159,10 +159,10 @@ export const SECTIONS = {
               frostingTotal?.needed,
               frosting.bags?.count,
               frosting.bags?.lost,
-              ...(frostingTotal?.coloured ?? []).flatMap(({ mass, gel }): Maybe[] => [
+              ...(frostingTotal?.coloured ?? []).flatMap(({ mass, stripes, gels }): Maybe[] => [
                 mass,
-                gel?.mass,
-                gel?.drops,
+                ...stripes,
+                ...gels.flatMap((gel): Maybe[] => [gel.mass, gel.drops]),
               ]),
             ),
           },

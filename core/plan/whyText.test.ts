@@ -1,8 +1,8 @@
 import { FAMILY_FILES } from '../../demo/families';
 import type { RunFile } from '../model/documents';
-import type { NumberStyle } from '../quantity';
 import { writeSum } from '../figure';
 import { planWhole } from './plan';
+import { showText, type NumberStyle } from '../quantity';
 import { whyText } from './whyText';
 
 const ABROAD: NumberStyle = { mass: 'oz', temperature: 'F', decimal: ',' };
@@ -61,5 +61,26 @@ describe('why a figure is what it is', () => {
       for (const id of figure.inputs)
         if (named.includes(`{${id}}`)) expect(sum).toContain(plan.figure(id).label.toLowerCase());
     }
+  });
+});
+
+describe('what would narrow a range', () => {
+  const [plan] = whole.lines;
+  if (!plan?.planned) throw new Error('the evening can be planned');
+  const of = (id: string) => whyText(plan, plan.figure(id)).narrow;
+  it('is one measurement, with how to make it and what it would leave', () => {
+    for (const id of ['bake.time', 'finish.share', 'batter.needed']) {
+      const narrow = of(id);
+      const figure = plan.figure(id);
+      if (!narrow) throw new Error(`nothing narrows ${id}`);
+      const share = plan.causes(id).find((cause) => cause.id === narrow.id)?.share ?? 0;
+      // Independent causes add up in squares: without a share of it, the width is √(1 − share) of itself.
+      const low = figure.value - (figure.value - figure.low) * Math.sqrt(1 - share);
+      expect(narrow.left).toMatch(new RegExp(`^${showText(low, figure.unit)} to `.replace(/[.]/g, '\\.')));
+    }
+    expect(of('bake.time')?.how).toMatch(/oven/);
+  });
+  it('is none where a range has no cause that anybody can measure', () => {
+    expect(of('tin.factor')).toBeNull();
   });
 });

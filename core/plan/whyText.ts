@@ -8,6 +8,7 @@ import {
   type LaidOut,
   type Unit,
 } from '../figure';
+import { measuringWords } from '../param';
 import { PLAIN_STYLE, inStyle, join, showFine, showText, type NumberStyle } from '../quantity';
 
 export interface WhyInput {
@@ -26,6 +27,34 @@ export interface WhyText {
   readonly inputs: readonly WhyInput[];
   /** What widens the range most: label and per cent of it. */
   readonly causes: readonly { readonly id: string; readonly label: string; readonly percent: number }[];
+  /** The one measurement that would narrow it most; null where nothing that widens it can be measured. */
+  readonly narrow: Narrow | null;
+}
+
+export interface Narrow {
+  readonly id: string;
+  readonly label: string;
+  /** How to measure it: "time one load of it in this oven". */
+  readonly how: string | null;
+  /** The range that would be left, in words: "18 to 22 min". */
+  readonly left: string;
+}
+
+/** What most of the width comes from that a person can measure, and what would be left of the range. */
+function narrowOf(plan: Explained, figure: Figure, style: NumberStyle): Narrow | null {
+  const causes = plan.causes(figure.id).filter(({ id }) => id !== figure.id);
+  for (const { id, label, share } of causes) {
+    // What a shared bowl rests on stands in the line that it comes from.
+    if (!plan.has(id)) continue;
+    const { replace, known } = plan.figure(id);
+    const key = known?.param ?? id;
+    const how = measuringWords({ key });
+    if (!replace && !how) continue;
+    const kept = Math.sqrt(Math.max(1 - share, 0));
+    const end = (value: number) => showText(figure.value + (value - figure.value) * kept, figure.unit, style);
+    return { id, label, how, left: `${end(figure.low)} to ${end(figure.high)}` };
+  }
+  return null;
 }
 
 /** Fills a figure's explanation with the numbers of its plan. */
@@ -45,6 +74,7 @@ export function whyText(plan: Explained, figure: Figure, style: NumberStyle = PL
       const input = plan.figure(id);
       return { id, label: input.label, shown: shown(input), bases: input.bases };
     }),
+    narrow: narrowOf(plan, figure, style),
     causes: plan.causes(figure.id).map(({ id, share, label }) => ({
       id,
       label,

@@ -46,7 +46,7 @@ const FREE = new Set(['water']);
 
 /** How a thing is treated before it goes in says nothing of what is bought. */
 const TREATED =
-  /\b(finely|roughly|coarsely|freshly|chopped|flaked|grated|crushed|toasted|ground|frozen|fresh|dried|whole|halved|halves|leaves|leaf|zest of|juice of|of|grated)\b/g;
+  /\b(finely|roughly|coarsely|freshly|chopped|flaked|grated|crushed|toasted|ground|frozen|fresh|dried|whole|halved|halves|leaves|leaf|zest|juice|peel|of)\b/g;
 
 const plain = (name: string): string => name.trim().toLowerCase().replace(/\s+/g, ' ');
 

@@ -41,6 +41,11 @@ export const FROSTING = {
   bagsLost: words('Left in the bags', 'All bags together.'),
   ofLot: (lot: string, piped: boolean) =>
     words(`Frosting for ${lot.toLowerCase()}`, piped ? 'Its pieces, and what the bag keeps.' : 'Its pieces.'),
+  stripe: (colour: string | null, many: number) =>
+    words(
+      colour === null ? 'The stripe left as it is' : `The ${colour} stripe`,
+      `${many === 2 ? 'Half' : 'A third'} of it: lay the colours side by side along the bag, or in thin bags of their own within it.`,
+    ),
   gel: (colour: string, depth: string) =>
     words(
       `Gel, ${colour}`,

@@ -91,6 +91,27 @@ describe('frostings', () => {
     lot('ember', 6, { colour: { name: 'ember', depth: 'deep' } }),
   ];
 
+  it('shares one bag by stripes where a swirl has several colours', () => {
+    const [first] = lots;
+    if (!first) throw new Error('a lot');
+    const striped = {
+      ...first,
+      colour: { name: 'green', depth: 'deep' as const },
+      stripes: [null, { name: 'gold', depth: 'mid' as const }],
+    };
+    const one = plan({ ...CUPCAKE, frosting: frosting(), lots: [striped] });
+    const third = v(one, 'lot.1.frosting') / 3;
+    expect(v(one, 'lot.1.stripe.2')).toBeCloseTo(third, 6);
+    // Deep green 1 % of its third, mid gold 0.4 % of its own; the plain stripe takes none; one bag all the same.
+    expect(v(one, 'lot.1.gel')).toBeCloseTo(0.01 * third, 6);
+    expect(v(one, 'lot.1.gel.3')).toBeCloseTo(0.004 * third, 6);
+    expect(one.has('lot.1.gel.2')).toBe(false);
+    const plain = plan({ ...CUPCAKE, frosting: frosting(), lots: [{ ...striped, stripes: [] }] });
+    expect(v(one, 'frosting.needed')).toBeCloseTo(v(plain, 'frosting.needed'), 6);
+    const colours = one.materials.flatMap(({ what }) => (what.is === 'gel' ? [what.colour] : []));
+    expect(colours).toEqual(['green', 'gold']);
+  });
+
   it('splits one bowl into colours with their bags, gel and drops', () => {
     const coloured = plan({ ...CUPCAKE, frosting: frosting(), lots });
     const each = v(coloured, 'frosting.each');

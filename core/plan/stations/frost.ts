@@ -90,7 +90,46 @@ function addBags(f: PlanFigures, colours: number): NonNullable<FrostingPart['bag
 export interface Coloured {
   readonly lot: CountedLot;
   readonly mass: Ref<'g'>;
-  readonly gel: { readonly colour: string; readonly mass: Ref<'g'>; readonly drops: Ref<'pieces'> } | null;
+  /** Stripes of one swirl, where it has several: what each takes of the lot's frosting. */
+  readonly stripes: readonly Ref<'g'>[];
+  readonly gels: readonly Gel[];
+}
+
+interface Gel {
+  readonly colour: string;
+  readonly mass: Ref<'g'>;
+  readonly drops: Ref<'pieces'>;
+}
+
+/** Gel for one lot: of its colour, or of each stripe that is coloured. Stripes share the bag alike. */
+function addGels(
+  f: PlanFigures,
+  { lot, prefix }: CountedLot,
+  mass: Ref<'g'>,
+): Pick<Coloured, 'stripes' | 'gels'> {
+  const colours = [lot?.colour ?? null, ...(lot?.stripes ?? [])];
+  const many = colours.length;
+  const stripes = colours.map((colour, i) =>
+    many === 1
+      ? mass
+      : f.sum(`${prefix}stripe.${i + 1}`, FROSTING.stripe(colour?.name ?? null, many), 'g', over(mass, many)),
+  );
+  const gels = colours.flatMap((colour, i): Gel[] => {
+    const of = stripes[i];
+    if (!colour || !of) return [];
+    const nth = i === 0 ? '' : `.${i + 1}`;
+    const { name, depth } = colour;
+    const gel = f.sum(`${prefix}gel${nth}`, FROSTING.gel(name, depth), 'g', times(of, COLOUR_DEPTH[depth]));
+    const drops = f.sum(
+      `${prefix}drops${nth}`,
+      FROSTING.drops(name),
+      'pieces',
+      over(gel, measure(GEL_DROP_G, 'g')),
+      { whole: 'ceil' },
+    );
+    return [{ colour: name, mass: gel, drops }];
+  });
+  return { stripes: many === 1 ? [] : stripes, gels };
 }
 
 export interface FrostingTotal {
@@ -115,18 +154,7 @@ export function addFrostingTotal(
         'g',
         bags ? plus(pieces, bags.loss) : pieces,
       );
-      const colour = lot.lot?.colour;
-      if (!colour) return { lot, mass, gel: null };
-      const { name, depth } = colour;
-      const gel = f.sum(`${lot.prefix}gel`, FROSTING.gel(name, depth), 'g', times(mass, COLOUR_DEPTH[depth]));
-      const drops = f.sum(
-        `${lot.prefix}drops`,
-        FROSTING.drops(name),
-        'pieces',
-        over(gel, measure(GEL_DROP_G, 'g')),
-        { whole: 'ceil' },
-      );
-      return { lot, mass, gel: { colour: name, mass: gel, drops } };
+      return { lot, mass, ...addGels(f, lot, mass) };
     });
   const masses = coloured.map(({ mass }) => mass);
   return {
