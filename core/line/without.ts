@@ -24,8 +24,8 @@ export interface WithoutAsk {
 }
 
 /**
- * Splits a line before one of its ingredients goes in: so many pieces are made without it, first, in a bowl and with a
- * tin and a pot of their own. Null where the line has no such formula, or fewer pieces than are asked for.
+ * Splits a line before one of its ingredients goes in: one base is mixed, so many pieces are made without it, first, in a
+ * bowl and with a tin and a pot of their own. Null where the line has no such formula, or fewer pieces than are asked for.
  */
 export function without(
   line: Line,
@@ -39,6 +39,7 @@ export function without(
   const apart: FormulaDoc = {
     ...of,
     id: formulaId,
+    apartFrom: formula.id,
     name: nameWithout(formula.name, what),
     text: written.filter((_, i) => i !== at).join('\n'),
     steps: `${nuts ? FIRST_NUTS : FIRST} ${what}.\n${formula.steps}`.trimEnd(),
@@ -67,8 +68,9 @@ export function without(
 }
 
 const FIRST_NUTS =
-  'Mix, fill and bake these first, in a bowl, a tin and with tools of their own, washed and dry, before';
-const FIRST = 'Mix and fill these first, in a bowl of their own, before';
+  'Part the batter before these are anywhere near it: what is for the pieces without goes into a bowl and a tin of its own, washed and dry, and is filled and baked first. Left out:';
+const FIRST =
+  'Part the batter before this goes in: what is for the pieces without goes into a bowl of its own and is filled first. Left out:';
 const LONGEST_NAME = 80;
 const nameWithout = (name: string, what: string) => {
   const tail = `, without ${what}`;

@@ -23,6 +23,8 @@ export const formulaSchema = z.looseObject({
   /** Line as written → key of the ingredient that the person says it is. */
   takenFor: z.record(z.string(), z.string()).default({}),
   steps: z.string().max(20_000).default(''),
+  /** The formula that this one leaves lines out of: in a run of both, one base is mixed and parted. */
+  apartFrom: id.optional(),
   /** Height of the kitchen that it is written for, m; for low ground where nothing is said. */
   writtenForM: z.number().min(-400).max(5000).optional(),
   /** What it makes; a batter where nothing is said. */

@@ -48,7 +48,10 @@ export function planComponents(run: RunContext, plans: readonly LinePlan[]): Com
       // A bowl that lines share is one bowl: its parts are wanted once.
       if (seen.has(formula.id)) continue;
       seen.add(formula.id);
-      demands.push(...partDemands(formula, parts, lineIds, plan.ledger));
+      // A base that is parted is weighed out with the line's own bowls.
+      const own = new Set(plan.batches.map((batch) => batch.formula.id));
+      const others = parts.filter(({ formulaId }) => !own.has(formulaId));
+      demands.push(...partDemands(formula, others, lineIds, plan.ledger));
     }
   }
   if (demands.length === 0) return null;

@@ -10,9 +10,10 @@ import type {
   TinDoc,
   VesselDoc,
 } from '../model/documents';
-import { cycleFrom, kitchenHolds, type RefKind } from '../model/references';
+import { cycleFrom, kitchenHolds, plainFormulaId, type RefKind } from '../model/references';
 import { minutesOf, type ClockChange } from '../model/localTime';
 import { readFormula, type ReadFormula, type Readings } from '../formula';
+import { splitOf, type Split } from '../formula/split';
 import { Beliefs } from '../param';
 import type { Fault } from '../quantity';
 import { faultWords, type FaultCase } from './faults.words';
@@ -55,6 +56,11 @@ export interface KnownFormula {
   readonly read: ReadFormula;
 }
 
+/** A formula of the run that grows out of another: its base, and what comes after. */
+export interface ParentSplit extends Split {
+  readonly base: KnownFormula;
+}
+
 /** All that the lines of a run are planned from. */
 export interface RunContext {
   readonly kitchen: KitchenDoc;
@@ -69,6 +75,8 @@ export interface RunContext {
   readonly thing: <K extends keyof Kinds>(kind: K, id: string) => Kinds[K];
   /** A formula that can be read and scaled; throws `Unplannable` where it is gone, empty or made of itself. */
   readonly formula: (id: string) => KnownFormula;
+  /** How a formula's bowl is the base of another in this run, and what goes in after it is parted; null where it is not. */
+  readonly splitOf: (id: string) => ParentSplit | null;
   /** A formula and all that it is made of, by id. */
   readonly madeOf: (id: string) => ReadonlySet<string>;
 }
@@ -114,6 +122,13 @@ export function runContext(
       checked.set(id, found);
       return found;
     },
+    splitOf: (id) => {
+      const base = baseIn(run, formulas, id);
+      if (!base) return null;
+      const known = context.formula(base);
+      const split = splitOf(known, context.formula(id));
+      return split ? { ...split, base: known } : null;
+    },
     madeOf: (id) => {
       const known = made.get(id);
       if (known) return known;
@@ -127,6 +142,26 @@ export function runContext(
   };
   return context;
 }
+
+/** Formulas that lines of the run bake. */
+const bakedIn = (run: Pick<RunFile['run'], 'lines'>): ReadonlySet<string | null> =>
+  new Set(run.lines.map((line) => ('formulaId' in line ? plainFormulaId(line) : null)));
+
+/** The formula in the same run that leaves lines of this one out; null where there is none. */
+function baseIn(
+  run: Pick<RunFile['run'], 'lines'>,
+  formulas: readonly FormulaDoc[],
+  id: string,
+): string | null {
+  const here = bakedIn(run);
+  return formulas.find((doc) => doc.apartFrom === id && doc.id !== id && here.has(doc.id))?.id ?? null;
+}
+
+/** Which formulas of a run have their base in it: what a memory of planned lines goes by. */
+export const splitsIn = (run: Pick<RunFile['run'], 'lines'>, formulas: readonly FormulaDoc[]): string =>
+  formulas
+    .flatMap(({ id, apartFrom }) => (apartFrom && bakedIn(run).has(id) ? [`${apartFrom}<${id}`] : []))
+    .join(' ');
 
 /** What one batch of a formula takes of other formulas, g. */
 export function partsMassG(doc: FormulaDoc): number {

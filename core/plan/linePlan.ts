@@ -42,6 +42,7 @@ import type { ShellPart } from './stations/shell';
 import type { WellPart } from './stations/well';
 import { formulaWarnings, nutWarnings, oldWarnings } from './warnings';
 import { formulasOf, lineFacts } from './facts';
+import { splitNotes } from './notes';
 import { warning, type Warning } from './warnings.words';
 
 /** What other lines of the run take of the same formulas, g by formula id. */
@@ -302,7 +303,7 @@ export class LinePlan implements Explained {
   }
   /** Which schools the sums follow, and what to watch for. Measures in braces, for `inStyle`. */
   get notes(): readonly string[] {
-    return this.told.notes();
+    return [...splitNotes(this.run, this.line, this.parts.bowl), ...this.told.notes()];
   }
 
   private keptOffers(remainder: Remainder): Remainder {

@@ -1,6 +1,6 @@
 import { Readings } from '../formula';
 import type { FormulaDoc, KitchenDoc, Line } from '../model/documents';
-import type { PlanFile } from './context';
+import { splitsIn, type PlanFile } from './context';
 import type { BatterNeed } from './emitted';
 import type { PlannedLine } from './planned';
 
@@ -20,6 +20,8 @@ interface Base {
   readonly measured: string;
   readonly asOf: string | undefined;
   readonly readyAt: string;
+  /** Formulas that are parted from one base. */
+  readonly splits: string;
 }
 
 /**
@@ -40,6 +42,7 @@ export class PlanMemory {
       measured: JSON.stringify(run.measured ?? {}),
       asOf,
       readyAt: run.readyAt,
+      splits: splitsIn(run, formulas),
     };
     const was = this.base;
     const holds =
@@ -48,6 +51,7 @@ export class PlanMemory {
       was.measured === next.measured &&
       was.asOf === next.asOf &&
       was.readyAt === next.readyAt &&
+      was.splits === next.splits &&
       was.formulas.length === formulas.length &&
       was.formulas.every((doc) => formulas.includes(doc));
     if (!holds) this.lines = new WeakMap();

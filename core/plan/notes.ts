@@ -1,4 +1,7 @@
-import type { BinderChoice, CakesicleLine, KitchenDoc } from '../model/documents';
+import type { BinderChoice, CakesicleLine, KitchenDoc, Line } from '../model/documents';
+import { plainFormulaId } from '../model/references';
+import type { RunContext } from './context';
+import type { BowlPart } from './stations/batch';
 import type { Ref } from '../figure';
 import { planBind } from '../process/bind';
 import { meltingBursts, ratingFromTestW } from '../process/microwave';
@@ -15,6 +18,20 @@ import type { ShellPart } from './stations/shell';
 
 /** Steps of binder larger than this are spooned with a tablespoon, g. */
 const SPOON_FROM_G = 10;
+
+/** Where a bowl is parted before some of a formula goes in: what to take out first, and what to stir into the rest. */
+export function splitNotes(run: RunContext, line: Line, bowl: BowlPart | null): string[] {
+  if (!bowl) return [];
+  const formulaId = plainFormulaId(line);
+  if (bowl.split)
+    return bowl.split.extras.length === 0
+      ? []
+      : [NOTES.stirredIn(bowl.split.extras.map(({ name, mass }) => ({ name, massG: mass.value })))];
+  const others = run.formulas.filter(({ id }) => run.splitOf(id)?.base.doc.id === formulaId);
+  if (others.length === 0 || !bowl.shared) return [];
+  const names = others.flatMap(({ id }) => run.splitOf(id)?.extras.map(({ line: one }) => one.called) ?? []);
+  return [NOTES.partedFirst(bowl.own.value, [...new Set(names)])];
+}
 
 /** How to bind: first addition, steps, when to stop, and the ways out. */
 export function bindNotes(binder: BinderChoice, table: Table, dough: DoughPart): string[] {

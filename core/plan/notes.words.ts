@@ -18,6 +18,10 @@ const degrees = (c: number) => `{${c} °C}`;
 export const NOTES = {
   bound: (school: BindSchool, kind: BinderKind) =>
     `Bound ${BIND_SCHOOLS[school].name}, with ${kind}. ${BIND_SCHOOLS[school].meaning}`,
+  partedFirst: (ownG: number, whats: readonly string[]) =>
+    `One base is mixed for these and for those with ${whats.join(' and ')}. Before ${whats.length === 1 ? 'that is' : 'those are'} anywhere near it, take ${gramsText(ownG)} into a clean bowl, and fill and bake these first, in a tin and with tools of their own.`,
+  stirredIn: (whats: readonly { readonly name: string; readonly massG: number }[]) =>
+    `Once the pieces without have their part of the base, stir ${whats.map(({ name, massG }) => `${gramsText(massG)} of ${name}`).join(' and ')} into what is left.`,
   noBinder: 'The crumb brings all the binder it takes: squeeze it before anything is added.',
   addBinder: (firstG: number, spoons: number, small: number) => {
     const steps = [

@@ -53,12 +53,14 @@ function planLines(
   const kept = sampling === null ? memory : null;
   kept?.open(file);
   const { lines } = file.run;
-  const pins = sharedPins(lines);
+  const pools = new Map(lines.map((line) => [line.id, poolOf(context, line)]));
+  const poolIn = ({ id }: Line): Pool => pools.get(id) ?? NO_POOL;
+  const pins = sharedPins(lines, poolIn);
   const started = lines.map((line) => {
-    const pin = pins.get(plainFormulaId(line) ?? '');
+    const pin = pins.get(poolIn(line).formulaId);
     const known = kept?.recall(line, pin) ?? null;
     if (known) return { line, pin, known, begun: null, needs: known.needs };
-    const begun = begin(context, withPin(line, pin), sampling);
+    const begun = begin(context, withPin(line, poolIn(line), pin), sampling);
     return { line, pin, known, begun, needs: 'work' in begun ? begun.needs : [] };
   });
   const tried = (instead: Line): PlannedLine =>
@@ -75,7 +77,7 @@ function planLines(
       }
     }
     if (known && sameNeeds(known.others, others)) return known.result;
-    const one = begun ?? begin(context, withPin(line, pin), sampling);
+    const one = begun ?? begin(context, withPin(line, poolIn(line), pin), sampling);
     const result = 'work' in one ? finish(one, others) : one;
     if (result.planned && sampling === null) result.triedBy(tried);
     kept?.keep(line, { pin, needs, others, result });
@@ -136,20 +138,38 @@ function unplannableOf(error: unknown): { readonly formula: FormulaDoc | null; r
   return { formula: null, fault: { field: 'line', why, ...faultWords(why) } };
 }
 
-/** Under this id stands the bowl that lines share: what one line weighed of it holds for the others. */
-const BOWL_ID = 'batter.mixed';
+/** The bowl that a line shares with others, and under which id its plan has it: what one line weighed holds for all. */
+interface Pool {
+  readonly formulaId: string;
+  readonly figureId: 'batter.mixed' | 'base.mixed';
+}
+const NO_POOL: Pool = { formulaId: '', figureId: 'batter.mixed' };
+
+function poolOf(context: RunContext, line: Line): Pool {
+  const formulaId = plainFormulaId(line);
+  if (formulaId === null) return NO_POOL;
+  try {
+    const split = context.splitOf(formulaId);
+    return split
+      ? { formulaId: split.base.doc.id, figureId: 'base.mixed' }
+      : { formulaId, figureId: 'batter.mixed' };
+  } catch {
+    // A formula that is gone is told when its line is planned.
+    return { formulaId, figureId: 'batter.mixed' };
+  }
+}
 
 /** Weighed bowls by formula, g. */
-function sharedPins(lines: readonly Line[]): ReadonlyMap<string, number> {
+function sharedPins(lines: readonly Line[], poolIn: (line: Line) => Pool): ReadonlyMap<string, number> {
   const pins = new Map<string, number>();
   if (lines.length < 2) return pins;
   for (const line of lines) {
-    const pin = line.measured[BOWL_ID];
-    const formulaId = plainFormulaId(line);
+    const { formulaId, figureId } = poolIn(line);
+    const pin = line.measured[figureId];
     if (formulaId && pin !== undefined && !pins.has(formulaId)) pins.set(formulaId, pin);
   }
   return pins;
 }
 
-const withPin = (line: Line, pin: number | undefined): Line =>
-  pin === undefined ? line : { ...line, measured: { ...line.measured, [BOWL_ID]: pin } };
+const withPin = (line: Line, { figureId }: Pool, pin: number | undefined): Line =>
+  pin === undefined ? line : { ...line, measured: { ...line.measured, [figureId]: pin } };

@@ -1,6 +1,7 @@
 import type { KitchenDoc, RunDoc } from '../model/documents';
 import type { Bowl, LinePlan, Material, RunPlan, TaskDoes, Use, Warning } from '../plan';
 import { isNutty } from '../plan/allergens';
+import { allergensIn } from '../quantity';
 import { bowlsOf } from '../plan/bowls';
 import { warning } from '../plan/warnings.words';
 import { coldRoomOf } from './cold';
@@ -154,7 +155,13 @@ export function sharedNutWarnings(run: RunDoc, whole: RunPlan): Warning[] {
   const plans = planned(whole);
   const nutty = plans.filter(({ allergens }) => isNutty(allergens));
   const vessels = ({ pots }: LinePlan) => pots.flatMap(({ vesselId }) => vesselId ?? []);
-  const shared = bowlsOf(run, whole).filter(({ batch }) => batch.lineIds.length > 1);
+  // A base that is parted before the nuts go in is free of them itself.
+  const shared = bowlsOf(run, whole).filter(
+    ({ batch }) =>
+      batch.lineIds.length > 1 &&
+      (batch.parts.length > 0 ||
+        isNutty(batch.ingredients.flatMap(({ line }) => [...allergensIn(line.raw)]))),
+  );
   const out: Warning[] = [];
   for (const plan of plans) {
     const { line } = plan;

@@ -2,6 +2,7 @@ import type { Sampling } from '../../figure';
 import type { CubeLine } from '../../model/documents';
 import type { RunContext } from '../context';
 import { LinePlan, type Planning } from '../linePlan';
+import { batterNeeds } from '../stations/batch';
 import { checkLots } from '../stations/lots';
 import { toBatter, toCakes, toPieces } from './cutMade';
 import { cutTold } from './cutTold';
@@ -10,6 +11,6 @@ import { cutTold } from './cutTold';
 export function* planCut(run: RunContext, line: CubeLine, many: string, sampling: Sampling | null): Planning {
   checkLots(line.lots, line.count);
   const start = toBatter(run, line, many, sampling);
-  const { others } = yield [{ formulaId: start.formula.doc.id, massG: start.batter.needed.value }];
+  const { others } = yield batterNeeds(run, start.formula, start.batter.needed);
   return new LinePlan(start.f, run, line, cutTold(toPieces(toCakes(start, others))));
 }

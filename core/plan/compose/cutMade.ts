@@ -43,7 +43,7 @@ export function toBatter(run: RunContext, line: CubeLine, many: string, sampling
 /** From the bowl to a cut cake, and what it is finished with. */
 export function toCakes(start: ReturnType<typeof toBatter>, others: Shared['others']) {
   const { run, line, formula, f, spec, part, cut, bowlLoss, batter } = start;
-  const bowl = addLineBatch(f, formula, line.eggs, batter.needed, others);
+  const bowl = addLineBatch(f, run, formula, line.eggs, batter.needed, others);
   const ready = f.sum('batter.ready', CUT.ready, 'g', times(bowl.own, without(bowlLoss)));
   const mass = f.sum('sheet.mass', CUT.mass, 'g', over(ready, batter.count), {
     pin: { min: 10, max: 20_000 },

@@ -2,7 +2,7 @@ import type { CubeLine, MugLine } from '../../model/documents';
 import type { KnownFormula } from '../context';
 import type { Planned } from '../linePlan';
 import { coldBowl, finishNeeds, thawPreparations } from '../materials';
-import { batchOf, type BowlPart } from '../stations/batch';
+import { batchesOf, type BowlPart } from '../stations/batch';
 import type { CountPart } from '../stations/count';
 import type { FinishAll, FinishEach } from '../stations/finish';
 
@@ -16,15 +16,15 @@ export function finishedTold(made: {
   readonly all: FinishAll;
 }) {
   const { line, formula, count, each, all } = made;
-  const batch = batchOf(made.bowl, formula, line.id);
+  const batches = batchesOf(made.bowl, formula, line.id);
   return {
     formula: formula.doc,
     count,
-    batches: [batch],
+    batches,
     lots: all.lots,
     contents: { formulaIds: [line.formulaId], filling: line.filling, frosting: line.frosting },
     needs: () => finishNeeds(each, all),
     cold: () => null,
-    preparations: () => [...thawPreparations([batch]), ...coldBowl(line.frosting)],
+    preparations: () => [...thawPreparations(batches), ...coldBowl(line.frosting)],
   } satisfies Partial<Planned>;
 }

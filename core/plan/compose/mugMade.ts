@@ -68,7 +68,7 @@ export function toBatter(run: RunContext, line: MugLine, sampling: Sampling | nu
 /** From the bowl to one cake and what goes in and on it. */
 export function toCakes(start: ReturnType<typeof toBatter>, others: Shared['others']) {
   const { run, line, formula, mug, f, part, bowlLoss, needed } = start;
-  const bowl = addLineBatch(f, formula, line.eggs, needed, others);
+  const bowl = addLineBatch(f, run, formula, line.eggs, needed, others);
   const portion = portionAsEggsHaveIt(f, line, bowl, start.portion);
   const ready = f.sum('batter.ready', MUG.ready, 'g', times(bowl.own, without(bowlLoss)));
   const byBatter = f.sum('count.batter', MUG.allows, 'pieces', over(ready, portion), { whole: 'floor' });

@@ -2,6 +2,7 @@ import type { Sampling } from '../../figure';
 import type { CupcakeLine, MiniWellsLine } from '../../model/documents';
 import type { RunContext } from '../context';
 import { LinePlan, type Planning } from '../linePlan';
+import { batterNeeds } from '../stations/batch';
 import { checkLots } from '../stations/lots';
 import { type InWells, toBatter, toFinish } from './wellsMade';
 import { wellsTold } from './wellsTold';
@@ -15,6 +16,6 @@ export function* planInWells(
 ): Planning {
   checkLots(line.lots ?? [], line.count);
   const start = toBatter(run, line, how, sampling);
-  const { others } = yield [{ formulaId: start.formula.doc.id, massG: start.needed.value }];
+  const { others } = yield batterNeeds(run, start.formula, start.needed);
   return new LinePlan(start.f, run, line, wellsTold(toFinish(start, others)));
 }

@@ -91,7 +91,7 @@ export function toBatter(
 /** From the bowl through oven and loads to what each piece and all of them are finished with. */
 export function toFinish(start: ReturnType<typeof toBatter>, others: Shared['others']) {
   const { run, line, how, formula, method, tin, oven, f, wanted, wantedWells, bowlLoss, needed } = start;
-  const bowl = addLineBatch(f, formula, line.eggs, needed, others);
+  const bowl = addLineBatch(f, run, formula, line.eggs, needed, others);
   const well = { ...start.well, portion: portionAsEggsHaveIt(f, line, bowl, start.well.portion) };
   const paired = how.spareHalves !== null;
   const bake = addBake(f, run, well, {

@@ -17,7 +17,7 @@ import { coatNotes } from '../notes';
 import { NOTES } from '../notes.words';
 import { wellRemainder } from '../remainder';
 import { SECTIONS } from '../sections';
-import { batchOf } from '../stations/batch';
+import { batchesOf } from '../stations/batch';
 import type { FinishEach } from '../stations/finish';
 import { type Heights, wellAsItHolds, type WellPart } from '../stations/well';
 import { bandsOf } from '../strata';
@@ -30,12 +30,12 @@ import type { WellsMade } from './wellsMade';
 /** What a line of pieces in wells tells, from what its stations made. */
 export function wellsTold(made: WellsMade): Planned {
   const { line, how, run, formula, method, loads, bake, cakes, all, each, well, tin, oven } = made;
-  const batch = batchOf(made.bowl, formula, line.id);
+  const batches = batchesOf(made.bowl, formula, line.id);
   return {
     formula: formula.doc,
     count: loads.count,
     parts: () => partsOf(made),
-    batches: [batch],
+    batches,
     pots: all.pots,
     sizes: loads.plan.sizes,
     lots: all.lots,
@@ -50,7 +50,7 @@ export function wellsTold(made: WellsMade): Planned {
       wellTasks({ times: made.times, method, loads: loads.plan, bake, cool: cakes.cool, tin, oven }),
     needs: () => finishNeeds(each, all),
     materials: () => materialsOf(made),
-    preparations: () => [...thawPreparations([batch]), how.prepares(tin.name), ...coldBowl(line.frosting)],
+    preparations: () => [...thawPreparations(batches), how.prepares(tin.name), ...coldBowl(line.frosting)],
     cold: () => null,
     remainder: () =>
       wellRemainder({

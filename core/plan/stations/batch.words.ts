@@ -73,6 +73,11 @@ export const BATCH = {
     ),
   bowlLossSentence: 'About 2 % where the bowl is scraped well, 5 % where it is not.',
   inTheBowl: 'Batter in the bowl',
+  inTheBase: 'Base in the bowl, before it is parted',
+  baseShare: (name: string) =>
+    words('Of it the base', `What "${name}" has of this formula: all but the lines that are left out there.`),
+  baseNeeded: words('Base needed', 'Mixed once with the pieces that are made without, and parted.'),
+  extraScale: words('Scale of what is stirred in', 'What goes into this part of the base only.'),
   lost: words('Left on bowl and spoon', 'What no spatula gets out.'),
   needed: (many: string) =>
     words('Batter needed', `Enough for all ${many} wanted, and for what the bowl keeps.`),

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { RunDoc } from '../../../core/model/documents';
-import { tickKey, ticksOf, withTicks, type Bowl } from '../../../core/plan/bowls';
+import { bowlsOf, tickKey, ticksOf, withTicks, type Bowl } from '../../../core/plan/bowls';
 import type { GatherGroup, Thing } from '../../../core/schedule/gather';
 import { weighOut } from '../../../core/plan/weighOut';
 import { join, show } from '../../../core/quantity';
@@ -123,7 +123,8 @@ function PartRow({
   readonly place: number;
 }) {
   const style = useNumberStyle();
-  const name = whole.components?.batches.find(({ id }) => id === part.formulaId)?.formula.name ?? 'a part';
+  const named = bowlsOf(run, whole).find(({ batch }) => batch.formula.id === part.formulaId);
+  const name = named?.batch.formula.name ?? 'a part';
   const key = `${bowl.batch.formula.id}:part.${place}`;
   return (
     <TickRow
