@@ -63,7 +63,7 @@ export const CRUMBLE_C = 30;
 /** Hands-on time. Basis: typical; the log replaces it. */
 export const HANDS = {
   weighOutMin: 12,
-  fillWellS: 10,
+  fillWellS: 9,
   ovenWarmsMin: 20,
   eggsOutMin: 30,
 } as const;

@@ -49,7 +49,7 @@ describe('naming an ingredient', () => {
   it('weighs everything it knows by some measure, within what food weighs', () => {
     for (const { key, cupG, tspG, pieceG } of INGREDIENTS) {
       expect([key, cupG ?? tspG ?? pieceG]).not.toEqual([key, undefined]);
-      if (cupG !== undefined) expect([key, cupG > 60 && cupG < 360]).toEqual([key, true]);
+      if (cupG !== undefined) expect([key, cupG >= 50 && cupG < 360]).toEqual([key, true]);
       if (tspG !== undefined) expect([key, tspG > 0.5 && tspG < 8]).toEqual([key, true]);
     }
   });

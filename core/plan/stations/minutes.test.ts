@@ -23,7 +23,7 @@ const takes = (line: Line) =>
 describe.each(FAMILIES)('the clock as a limit of %s', (_, line) => {
   it('allows fewer the later it is, never more, and names itself when it is what limits', () => {
     const whole = takes(line);
-    const plans = [0.95, 0.9, 0.85].map((share) =>
+    const plans = [0.97, 0.94, 0.9].map((share) =>
       plan(line, { kitchen: KITCHEN, asOf: before(Math.round(whole * share)) }),
     );
     const made = plans.map((one) => v(one, 'count.made'));
@@ -52,12 +52,12 @@ describe.each(FAMILIES)('the clock as a limit of %s', (_, line) => {
 });
 
 describe('minutes by hand', () => {
-  it('lets pops have what is left after what takes as long for few, at 67 s a piece', () => {
+  it('lets pops have what is left after what takes as long for few, at 80 s a piece', () => {
     const line = FAMILIES[1]?.[1] as Line;
     const left = Math.round(takes(line) * 0.9);
     const pops = plan(line, { asOf: before(left) });
-    expect(v(pops, 'minutes.round')).toBe(20 + 12 + 25 + 10);
-    expect(v(pops, 'count.minutes')).toBe(Math.floor((left * 60 - v(pops, 'minutes.fixed')) / 67));
+    expect(v(pops, 'minutes.round')).toBe(40 + 8 + 20 + 12);
+    expect(v(pops, 'count.minutes')).toBe(Math.floor((left * 60 - v(pops, 'minutes.fixed')) / 80));
   });
 
   it('goes by whole rounds of a mould and by whole groups of mugs', () => {
