@@ -91,7 +91,7 @@ export const FAMILY_FORMULAS: readonly FormulaDoc[] = [
     method: 'melted',
     makes: 'topping',
     lines: ['150 g barley malt extract', '60 g water'],
-    takenFor: { '150 g barley malt extract': 'golden syrup' },
+    takenFor: { '150 g barley malt extract': 'light syrup' },
   }),
   formula({
     id: 'formula-malt-buttercream',
@@ -108,5 +108,9 @@ export const FAMILY_FORMULAS: readonly FormulaDoc[] = [
     makes: 'filling',
     lines: ['400 g quince purée', '180 g caster sugar', '2 eggs', '60 g butter'],
     takenFor: { '400 g quince purée': 'apple sauce' },
+    steps: [
+      'Stir all of it over barely simmering water until it coats the spoon, about 12 minutes.',
+      'Sieve it, lay paper on it, and cool it within the hour; then into the fridge.',
+    ].join('\n'),
   }),
 ];

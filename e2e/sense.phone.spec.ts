@@ -35,6 +35,26 @@ test('some pieces without an ingredient: their own line and bowl, first, and the
   await expect(page.getByTestId('value-count')).toHaveText(['8', '16']);
   await page.getByRole('tab', { name: 'Gather', exact: true }).click();
   await expect(page.getByText(/Honey and thyme, without thyme/).first()).toBeVisible();
+  // One base for all 24, its eggs broken once; the thyme goes into what is left of it.
+  await expect(page.getByText('Weigh out: Honey and thyme, without thyme leaves')).toBeVisible();
+  await expect(page.getByText('Weigh out: Honey and thyme', { exact: true })).toBeVisible();
+  await expect(page.getByTestId('part-1')).toContainText('Honey and thyme, without thyme');
+});
+
+test('a formula for a high kitchen: its changes with their sums, taken by choice', async ({ page }) => {
+  await openApp(page);
+  await page.getByRole('link', { name: 'Kitchen' }).click();
+  await page.getByRole('button', { name: /^Metres above the sea/ }).click();
+  await keyIn(page, '1900');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('link', { name: 'Formulas' }).click();
+  await page.getByRole('link', { name: /^Honey and thyme/ }).click();
+  await expect(page.getByRole('heading', { name: 'At 1900 m' })).toBeVisible();
+  // Two steps of 500 m above 900: a fifth of the powder less, 8 K more in the oven.
+  await expect(page.getByRole('row', { name: /baking powder/ })).toContainText('−20 %');
+  await expect(page.getByRole('row', { name: /still oven/ })).toContainText('183 °C');
+  await page.getByRole('button', { name: 'Write it so' }).click();
+  await expect(page.getByRole('heading', { name: 'At 1900 m' })).toHaveCount(0);
 });
 
 test('a hot fan oven, told in three taps, moves the dial', async ({ page }) => {

@@ -66,7 +66,7 @@ test('a tray of cupcakes, from a pasted formula to a baked and undone batch', as
     await expect(page.getByText(/become 4 eggs, and everything else goes up 1\.3 %/)).toBeVisible();
     await expect(page.getByText('One load of 24')).toBeVisible();
     await expect(page.getByText(/^In at \d\d:\d\d by this plan: first look \d\d:\d\d/)).toBeVisible();
-    await expect(page.getByText('1 line of the formula could not be read')).toBeVisible();
+    await expect(page.getByText(/^1 line of .+ could not be read/)).toBeVisible();
   });
 
   await test.step('4. the cut changes with the figures', async () => {

@@ -114,7 +114,7 @@ function printedLine(plan: LinePlan) {
     notes: styled(plan.notes),
     keeping: keepingWords(plan.keeping),
     allergens: plan.allergens,
-    cautions: plan.cautions,
+    cautions: plan.cautions.map(({ words, ...rest }) => ({ ...rest, words: inStyle(words) })),
     warnings: plan.warnings.map(({ fault, mend }) => ({ fault: inStyle(fault), mend: inStyle(mend) })),
     figures: Object.fromEntries(plan.figures.map((figure) => [figure.id, printed(figure)])),
   };

@@ -49,11 +49,12 @@ export const ALLERGEN_NAMES: Readonly<Record<Allergen, string>> = {
   celery: 'celery',
   mustard: 'mustard',
   lupin: 'lupin',
-  unknown: 'what a packet holds that is not known: read it',
+  unknown: 'perhaps more (some of it comes from a packet or from elsewhere)',
 };
 
-/** As people read them: wheat is named with the gluten that it brings. */
+/** As people read them: wheat is named with the gluten that it brings, and what is not known comes last. */
 export const allergenNames = (allergens: readonly Allergen[]): string[] =>
   allergens
     .filter((one) => one !== 'wheat' || !allergens.includes('gluten'))
+    .sort((a, b) => Number(a === 'unknown') - Number(b === 'unknown'))
     .map((one) => (one === 'gluten' && allergens.includes('wheat') ? 'gluten (wheat)' : ALLERGEN_NAMES[one]));

@@ -68,7 +68,7 @@ const RULES: readonly Rule[] = [
     'finish',
     ({ rawEggServed }) => rawEggServed.length > 0,
     ({ rawEggServed }) =>
-      `Nothing cooks the egg in ${list(rawEggServed.map((name) => `"${name}"`))}: take pasteurised egg, above all for children, who is pregnant, old or ill. Keep it cold.`,
+      `No step of ${list(rawEggServed.map((name) => `"${name}"`))} cooks the egg in it: take pasteurised egg, above all for children, who is pregnant, old or ill. Keep it cold.`,
   ),
   rule(
     'hot-tin',

@@ -11,7 +11,7 @@ const SMALL =
 
 /** Whole round, hard or springy things. */
 export const CHOKES = new RegExp(
-  `^${SMALL}.*\\b(cherr(y|ies)|grapes?|blueberr(y|ies)|olives?|hazelnuts?|almonds?|walnuts?|pecans?|peanuts?|cashews?|macadamias?|brazil nuts?|pistachios?|whole nuts?|mixed nuts|nuts|pearls?|dragees?|dragées?|hard sweets?|boiled sweets?|hard cand(y|ies)|jelly (sweets?|beans?|bab(y|ies))|gumm(y|ies)|gumdrops?|marshmallows?(?! (creme|fluff))|toffees?|popcorn|chocolate eggs?|mini eggs?)\\b`,
+  `^${SMALL}.*\\b(cherr(y|ies)|grapes?|blueberr(y|ies)|olives?|hazelnuts?|almonds?|walnuts?|pecans?|peanuts?|cashews?|macadamias?|brazil nuts?|pistachios?|whole nuts?|mixed nuts|nuts|pearls?(?! (sugar|barley|dust|mist|tapioca))|dragees?|dragées?|hard sweets?|boiled sweets?|hard cand(y|ies)|jelly (sweets?|beans?|bab(y|ies))|gumm(y|ies)|gumdrops?|marshmallows?(?! (creme|fluff))|toffees?|popcorn|chocolate eggs?|mini eggs?)\\b`,
   'i',
 );
 

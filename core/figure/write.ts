@@ -32,12 +32,16 @@ interface Identified {
 
 /** A sum in words: "A well to the brim × Filled", "106 ml × 57 %", with what stands outside of arithmetic said. */
 export function writeSum(sum: Expr<Dimension>, writer: Writer): string {
-  return said(sum as unknown as Term, writer);
+  const term = sum as unknown as Term;
+  // By itself it needs no brackets round it.
+  return term.op === OP.larger ? largerOf(term, writer) : said(term, writer);
 }
 
+const largerOf = ({ a, b }: Term, writer: Writer): string =>
+  `the larger of ${within(a as Term, SUM, writer)} and ${within(b as Term, SUM, writer)}`;
+
 const within = (term: Term, rank: number, writer: Writer): string => {
-  if (term.op === OP.atLeast)
-    return `(the larger of ${within(term.a as Term, SUM, writer)} and ${within(term.b as Term, SUM, writer)})`;
+  if (term.op === OP.atLeast) return `(${largerOf(term, writer)})`;
   const text = said(term, writer);
   return rankOf(term) < rank ? `(${text})` : text;
 };
@@ -75,10 +79,10 @@ function said(term: Term, writer: Writer): string {
       const items = (term.list ?? []).map((item) => within(item, SUM, writer));
       return items.length < 2
         ? (items[0] ?? '')
-        : `the smallest of ${items.slice(0, -1).join(', ')} and ${items.at(-1)}`;
+        : `the ${items.length === 2 ? 'smaller' : 'smallest'} of ${items.slice(0, -1).join(', ')} and ${items.at(-1)}`;
     }
     case OP.larger:
-      return `(the larger of ${a(SUM)} and ${b(SUM)})`;
+      return `(${largerOf(term, writer)})`;
     case OP.atLeast:
       return `${a(SUM)}, at least ${b(SUM)}`;
     case OP.sqrt:

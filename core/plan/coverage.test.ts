@@ -7,7 +7,9 @@ const OVEN = { ...(EVENING.kitchen.ovens[0] as OvenDoc), offsetC: null, racks: 1
 const TIN = EVENING.kitchen.tins.find(({ id }) => id === 'tin-standard') as TinDoc;
 
 /** Wells of the table of typical times, as a tin of this kitchen. */
-const rows = TYPICAL_TIMES.filter(({ pan, share, massG }) => massG < 150 && share === undefined && !('shape' in pan));
+const rows = TYPICAL_TIMES.filter(
+  ({ pan, share, massG }) => massG < 150 && share === undefined && !('shape' in pan),
+);
 
 /** How far ovens are off their dials, K: eight in ten within 12, in steps of equal likelihood. */
 const OFFSETS = [-15.4, -9.7, -6.3, -3.6, -1.2, 1.2, 3.6, 6.3, 9.7, 15.4];

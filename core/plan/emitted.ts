@@ -88,6 +88,8 @@ export interface Batch {
   readonly toTaste: readonly ReadLine[];
   /** Lines of the run that are made from it; more than one where it is shared. */
   readonly lineIds: readonly string[];
+  /** The formula of the base that this is stirred into, where a bowl is parted before it goes in. */
+  readonly into?: string;
   /** Stands before the places of its ingredients where they are ticked off. */
   readonly tickPrefix: string;
 }

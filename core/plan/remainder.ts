@@ -195,6 +195,8 @@ export function doughRemainder(
       offers.push(offer('more-crumb', OFFERS.moreCrumb(shortG, shortPieces)));
     }
     if (made > 0) offers.push(offer('fewer', OFFERS.fewer(made, shortPieces, true), { count: made }));
+    // Cavities or sticks are what is short: the dough is there, and good for more.
+    if (leftG >= each) offers.push(offer('keep', OFFERS.keepDough(leftG)));
     return { leftG, shortPieces, shortG, offers };
   }
   if (leftG < WORTH_SHARE * each) return { leftG, shortPieces, shortG, offers };

@@ -1,7 +1,7 @@
 import { gramsText } from './figures';
 
 /** A mass that may be a fraction of a gram, for the reader's own units. */
-const grams = (massG: number): string => `{${Number(massG.toFixed(2))} g}`;
+const grams = (massG: number): string => `{${Number(massG.toFixed(massG < 20 ? 1 : 0))} g}`;
 const whole = (value: number) => String(Math.round(value));
 
 /** What can be done about what is over or short: a title, and a sentence with its measures in braces. */

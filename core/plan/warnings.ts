@@ -175,12 +175,20 @@ export function mugWarnings(
   time: Ref<'s'>,
   groups: readonly number[],
   setting: number,
+  last: { readonly time: Ref<'s'>; readonly firstLook: Ref<'s'> } | null,
 ): Warning[] {
   const out: Warning[] = [];
   if (filled.value > MICROWAVE.mugFullest + 0.02)
     out.push(warning({ code: 'mug overfull', share: filled.value }));
   if (time.value > LONG_S) out.push(warning({ code: 'microwave long' }));
-  if (new Set(groups).size > 1) out.push(warning({ code: 'groups uneven', groups }));
+  if (new Set(groups).size > 1)
+    out.push(
+      warning({
+        code: 'groups uneven',
+        groups,
+        last: last && { timeS: last.time.value, lookS: last.firstLook.value },
+      }),
+    );
   if (setting < LOW_POWER) out.push(warning({ code: 'low power' }));
   return out;
 }

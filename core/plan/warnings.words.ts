@@ -29,7 +29,11 @@ export type WarningCase =
   | { readonly code: 'shell thick'; readonly mm: number; readonly mostMm: number; readonly usualMm: number }
   | { readonly code: 'mug overfull'; readonly share: number }
   | { readonly code: 'microwave long' }
-  | { readonly code: 'groups uneven'; readonly groups: readonly number[] }
+  | {
+      readonly code: 'groups uneven';
+      readonly groups: readonly number[];
+      readonly last: { readonly timeS: number; readonly lookS: number } | null;
+    }
   | { readonly code: 'low power' }
   | { readonly code: 'oven not fitted'; readonly airC: number }
   | { readonly code: 'nut promise broken'; readonly lot: string; readonly holds: readonly string[] }
@@ -129,11 +133,15 @@ function warningWords(why: WarningCase): Fault {
         fault: 'That is long for a microwave: the rim dries before the middle is done.',
         mend: 'Turn fewer at once, or use full power.',
       };
-    case 'groups uneven':
+    case 'groups uneven': {
+      const few = why.groups.at(-1) ?? 0;
       return {
-        fault: `The groups are ${why.groups.join(' and ')}: the smaller one is done sooner.`,
-        mend: 'Look at it earlier, by its share of the grams.',
+        fault: `The groups are ${why.groups.join(', ')}: the last one is smaller and done sooner.`,
+        mend: why.last
+          ? `Give the last ${few} about ${Math.round(why.last.timeS)} s, and look at ${Math.round(why.last.lookS)} s.`
+          : 'Look at it earlier, by its share of the grams.',
       };
+    }
     case 'low power':
       return {
         fault: 'At a low setting most ovens switch on and off: it rises and falls in turns.',

@@ -29,7 +29,7 @@ export const ANCHOR_SETTING: Start = minutes(7.5, 2.5);
 export const DIP_SCHOOLS = {
   'fridge-firm': {
     meaning: 'An even coat that seldom cracks. It takes some minutes to set.',
-    watch: 'Dip few at a time: a ball that has warmed slides off its stick.',
+    watch: 'Dip few at a time: a piece that has warmed sheds its coat, or slides off its stick.',
   },
   frozen: {
     meaning: 'Holds on the stick and sets at once, with a thicker coat.',

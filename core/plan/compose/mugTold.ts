@@ -44,7 +44,7 @@ export function mugTold(made: MugMade): Planned {
     drawing: () => ({ is: 'section', section: sectionOf(made) }),
     cutSays: () => ({ is: 'mug', filled: part.filled, risen: part.finish, portion }),
     warnings: () => [
-      ...mugWarnings(part.filled, micro.time, groups, line.setting),
+      ...mugWarnings(part.filled, micro.time, groups, line.setting, made.last),
       ...bowlWarnings(made.bowl.mixed, part.densities.batter, run.kitchen),
     ],
     ways: () => waysOf(made),

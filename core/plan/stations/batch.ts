@@ -373,6 +373,7 @@ export function batchesOf(bowl: BowlPart, formula: KnownFormula, lineId: string)
     {
       ...base,
       id: 'stirred',
+      into: split.formula.doc.id,
       formula: doc,
       mixed: bowl.mixed,
       ingredients: split.extras,

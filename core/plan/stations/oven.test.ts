@@ -154,6 +154,6 @@ describe('the microwave', () => {
       .join(' ');
     expect(faults).toMatch(/low setting/);
     expect(faults).toMatch(/long for a microwave/);
-    expect(faults).toMatch(/3 and 3 and 2/);
+    expect(faults).toMatch(/3, 3, 2/);
   });
 });

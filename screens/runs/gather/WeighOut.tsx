@@ -66,6 +66,9 @@ function BowlCard(props: GroupProps) {
   const done = batch.ingredients.filter((item) => ticks.has(tickKey(batch, item)));
   const weighedG = done.reduce((sum, item) => sum + item.mass.value, 0);
   const words = forWords(batch.lineIds);
+  const parts = batch.parts.map((part, i) => (
+    <PartRow key={part.formulaId} run={run} whole={whole} bowl={bowl} part={part} place={i + 1} />
+  ));
   return (
     <Card title={`Weigh out: ${batch.formula.name}`}>
       {words ? <Body>{words}</Body> : null}
@@ -75,6 +78,7 @@ function BowlCard(props: GroupProps) {
         {`${done.length} of ${batch.ingredients.length} weighed, ${join(show(weighedG, 'g', style))} of ${join(show(planned, 'g', style))}`}
       </Small>
       <View>
+        {batch.into ? parts : null}
         {batch.ingredients.map((item) => {
           const key = tickKey(batch, item);
           const amount = weighOut(item, kitchen.scaleStepG, style);
@@ -96,17 +100,18 @@ function BowlCard(props: GroupProps) {
             />
           );
         })}
-        {batch.parts.map((part, i) => (
-          <PartRow key={part.formulaId} run={run} whole={whole} bowl={bowl} part={part} place={i + 1} />
-        ))}
+        {batch.into ? null : parts}
       </View>
       {batch.toTaste.map((line) => (
         <Body key={line.raw}>{`${line.raw.trim()}: no amount is written`}</Body>
       ))}
-      <Steps text={batch.formula.steps} />
+      <Steps text={batch.into ? STIR : batch.formula.steps} />
     </Card>
   );
 }
+
+/** A base that is parted is made by its own steps. */
+const STIR = 'Stir it in once the pieces without have their part of the base.';
 
 /** What a formula takes of another one: weighed from its bowl. */
 function PartRow({
@@ -197,6 +202,9 @@ function Progress({ share }: { readonly share: number }) {
 }
 
 /** One thing to weigh or to set out: box and name tick it off; the amount, large, says how it came about. */
+/** Letters of an amount from which on it is written smaller: the name keeps its room. */
+const LONG = 9;
+
 function TickRow({
   name,
   under,
@@ -254,9 +262,17 @@ function TickRow({
       <Tap
         label={`${spoken}. Why?`}
         onPress={() => askWhy(why.runId, why.lineId, why.figureId)}
-        style={{ alignItems: 'flex-end', minWidth: 96, paddingLeft: space(1) }}
+        style={{ alignItems: 'flex-end', minWidth: 96, maxWidth: '46%', paddingLeft: space(1) }}
       >
-        <Body soft={ticked} style={{ fontSize: 26, lineHeight: 32, fontFamily: FONT.sansStrong }}>
+        <Body
+          soft={ticked}
+          style={{
+            fontSize: main.length > LONG ? 20 : 26,
+            lineHeight: main.length > LONG ? 26 : 32,
+            fontFamily: FONT.sansStrong,
+            textAlign: 'right',
+          }}
+        >
           {main}
         </Body>
         {beside ? <Small>{beside}</Small> : null}
