@@ -2,7 +2,7 @@ import type { Sampling } from '../../figure';
 import type { CubeLine } from '../../model/documents';
 import type { RunContext } from '../context';
 import { LinePlan, type Planning } from '../linePlan';
-import { batterNeeds } from '../stations/batch';
+import { batterNeeds } from '../stations/lineBatch';
 import { checkLots } from '../stations/lots';
 import { toBatter, toCakes, toPieces } from './cutMade';
 import { cutTold } from './cutTold';

@@ -2,7 +2,8 @@ import type { CubeLine, MugLine } from '../../model/documents';
 import type { KnownFormula } from '../context';
 import type { Planned } from '../linePlan';
 import { coldBowl, finishNeeds, thawPreparations } from '../materials';
-import { batchesOf, type BowlPart } from '../stations/batch';
+import { type BowlPart } from '../stations/batch';
+import { batchesOf } from '../stations/lineBatch';
 import type { CountPart } from '../stations/count';
 import type { FinishAll, FinishEach } from '../stations/finish';
 

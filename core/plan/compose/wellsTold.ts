@@ -17,7 +17,7 @@ import { coatNotes } from '../notes';
 import { NOTES } from '../notes.words';
 import { wellRemainder } from '../remainder';
 import { SECTIONS } from '../sections';
-import { batchesOf } from '../stations/batch';
+import { batchesOf } from '../stations/lineBatch';
 import type { FinishEach } from '../stations/finish';
 import { type Heights, wellAsItHolds, type WellPart } from '../stations/well';
 import { bandsOf } from '../strata';

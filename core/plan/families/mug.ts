@@ -4,7 +4,7 @@ import { toBatter, toCakes, toGroups } from '../compose/mugMade';
 import { mugTold } from '../compose/mugTold';
 import type { RunContext } from '../context';
 import { LinePlan, type Planning } from '../linePlan';
-import { batterNeeds } from '../stations/batch';
+import { batterNeeds } from '../stations/lineBatch';
 import { checkLots } from '../stations/lots';
 
 /** Mug cakes: how full, how many turn at once, how long, standing, what goes in and on. */
