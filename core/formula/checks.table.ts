@@ -72,7 +72,19 @@ export const EGG_WATER = 0.75;
 /** Fresh fruit and roots that bring their water, and how much of them it is. Basis: typical. */
 export const WET_FRUIT = {
   water: 0.8,
-  keys: new Set(['banana', 'apple', 'carrot', 'courgette', 'beetroot', 'pumpkin purée', 'sweet potato', 'berries', 'raspberries', 'redcurrants', 'apple sauce']),
+  keys: new Set([
+    'banana',
+    'apple',
+    'carrot',
+    'courgette',
+    'beetroot',
+    'pumpkin purée',
+    'sweet potato',
+    'berries',
+    'raspberries',
+    'redcurrants',
+    'apple sauce',
+  ]),
 } as const;
 
 /** g of a sour thing that use up a gram of bicarbonate. Basis: typical of kitchen equivalences. */
