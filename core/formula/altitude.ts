@@ -2,10 +2,11 @@ import { isBatter, type FormulaDoc } from '../model/documents';
 import type { ReadLine } from '../quantity';
 import { ALTITUDE, ALTITUDE_CHANGES } from './altitude.table';
 import type { ReadFormula } from './read';
+import { rewritten, writtenG } from './rewrite';
 
 /** One line of a formula as a height wants it. */
 export interface HighLine {
-  /** Place in the formula, from 0. */
+  /** Place among the things that the formula names, from 0. */
   readonly index: number;
   readonly name: string;
   readonly fromG: number;
@@ -25,7 +26,7 @@ export interface AtHeight {
   readonly heightM: number;
 }
 
-type Known = { readonly doc: FormulaDoc; readonly read: Pick<ReadFormula, 'lines'> };
+type Known = { readonly doc: FormulaDoc; readonly read: Pick<ReadFormula, 'lines' | 'at'> };
 
 /** Steps of height above the one where changes begin; 0 below it, and never more than at the highest one known. */
 const stepsAt = (heightM: number): number =>
@@ -54,12 +55,12 @@ export function atHeight({ doc, read }: Known, heightM: number): AtHeight | null
   const steps = stepsAt(heightM) - stepsAt(doc.writtenForM ?? 0);
   const lines = read.lines.flatMap((line, index) => changed(line, index, steps));
   const hotterK = Math.round(hotterAt(heightM) - (doc.writtenForM ? hotterAt(doc.writtenForM) : 0));
-  const written = doc.text.split(/\r?\n/);
-  for (const { index, name, toG } of lines) written[index] = `${grams(toG)} g ${name}`;
-  return { lines, hotterK, ovenC: Math.min(doc.ovenC + hotterK, 260), text: written.join('\n'), heightM };
+  const text = rewritten(doc, read, (i) => {
+    const line = lines.find(({ index }) => index === i);
+    return line ? `${writtenG(line.toG)} ${line.name}` : null;
+  });
+  return { lines, hotterK, ovenC: Math.min(doc.ovenC + hotterK, 260), text, heightM };
 }
-
-const grams = (n: number) => Number(n.toFixed(n < 20 ? 1 : 0));
 
 function changed(line: ReadLine, index: number, steps: number): HighLine[] {
   const role = line.ingredient?.role;

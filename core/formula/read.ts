@@ -13,7 +13,10 @@ import {
 import { checkFormula, checkSteps } from './checks';
 
 export interface ReadFormula {
+  /** Every thing that the lines name: more than one for a line that names several. */
   readonly lines: readonly ReadLine[];
+  /** The line of the text that each of them stands on, from 0. */
+  readonly at: readonly number[];
   /** Mass of all lines that were read, g. */
   readonly massG: number;
   /** Half the 10–90 width of that mass, from how the amounts are stated, g. */
@@ -28,7 +31,7 @@ export interface ReadFormula {
 /** A line that is weighed out, with what is said of it. */
 export interface WeighedLine {
   readonly line: ReadLine;
-  /** Place in the formula, from 0. */
+  /** Its line in the text, from 0; further things of a line are parts of it: 2.01. */
   readonly index: number;
   /** What its figures are called in every plan: the mass, and the mass as written. */
   readonly id: string;
@@ -49,14 +52,19 @@ export interface Weighed {
 }
 
 /** Fruit differs from one to the next and a pod only flavours: nobody scales a batch to them. Eggs and packs are the same each time. */
+/** Things of one line follow each other by so much in their places. */
+const PART = 0.01;
+
 function wholeLineOf(lines: readonly ReadLine[]): ReadLine | null {
   const of = (sort: WholeSort) => lines.find(({ whole }) => whole?.sort === sort);
   const egg = lines.find(({ whole, ingredient }) => whole && ingredient?.key === 'egg');
   return egg ?? of('egg') ?? of('pack') ?? null;
 }
 
-function weighedOf(lines: readonly ReadLine[]): Weighed {
-  const items = lines.flatMap((line, index): WeighedLine[] => {
+function weighedOf(lines: readonly ReadLine[], at: readonly number[]): Weighed {
+  const items = lines.flatMap((line, i): WeighedLine[] => {
+    const row = at[i] ?? 0;
+    const index = Number((row + PART * (i - at.indexOf(row))).toFixed(2));
     const written = line.raw.trim();
     const sentence = line.reading ? `"${written}" read as ${line.reading}.` : `"${written}".`;
     const id = `ingredient.${index + 1}`;
@@ -131,12 +139,14 @@ const RECENT_KEPT = 2000;
 
 function read(doc: Written, own: OwnMeasures | undefined, readings: Readings | null): ReadFormula {
   const written = doc.text.split(/\r?\n/);
-  const lines = written.slice(0, MAX_FORMULA_LINES).map((raw) => {
+  const byRow = written.slice(0, MAX_FORMULA_LINES).map((raw) => {
     const takenFor = ownValue(doc.takenFor, raw.trim());
     return readings
       ? readings.line(raw, doc.measures, takenFor, own)
       : readLine(raw, doc.measures, takenFor, own);
   });
+  const lines = byRow.flatMap((line) => (line.also.length === 0 ? [line] : [line, ...line.also]));
+  const at = byRow.flatMap((line, row) => Array.from({ length: 1 + line.also.length }, () => row));
   const readable = lines.filter((line) => line.status === 'read');
   const allergens = new Set(lines.flatMap(allergensOf));
   const beyond = written.slice(MAX_FORMULA_LINES).filter((line) => line.trim() !== '').length;
@@ -151,6 +161,7 @@ function read(doc: Written, own: OwnMeasures | undefined, readings: Readings | n
       : [];
   return {
     lines,
+    at,
     massG: readable.reduce((sum, line) => sum + line.massG, 0),
     spreadG: Math.hypot(...readable.map((line) => (line.highG - line.lowG) / 2)),
     unread: lines.filter((line) => line.status === 'unread').length,
@@ -160,7 +171,7 @@ function read(doc: Written, own: OwnMeasures | undefined, readings: Readings | n
       ...(doc.makes === undefined || doc.makes === 'batter' ? checkFormula(lines, doc.method) : []),
       ...checkSteps(lines, doc.steps ?? ''),
     ],
-    weighed: weighedOf(lines),
+    weighed: weighedOf(lines, at),
   };
 }
 

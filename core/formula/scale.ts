@@ -1,6 +1,7 @@
 import type { FormulaDoc } from '../model/documents';
 import type { ReadLine } from '../quantity';
 import type { ReadFormula } from './read';
+import { rewritten, writtenG } from './rewrite';
 
 /** How a formula is scaled in place: to a mass, to pieces, or to what there is of one ingredient. */
 export type ScaleBy =
@@ -46,21 +47,13 @@ export function scaledLines(lines: readonly ReadLine[], factor: number): ScaledL
     }));
 }
 
-const rounded = (n: number) => String(Number(n.toFixed(n < 20 ? 1 : 0)));
-
 /** The formula written anew, times a factor, in grams; what is counted stays counted, to a quarter. */
-export function scaledText(doc: FormulaDoc, { lines }: Pick<ReadFormula, 'lines'>, factor: number): string {
-  const written = doc.text.split(/\r?\n/);
-  return written
-    .map((raw, i) => {
-      const line = lines[i];
-      if (!line || line.status !== 'read') return raw;
-      const name = line.called || line.name;
-      if (line.whole?.sort === 'egg') {
-        const count = Math.max(0.25, Math.round(line.whole.count * factor * 4) / 4);
-        return `${count} ${name}`;
-      }
-      return `${rounded(line.massG * factor)} g ${name}`;
-    })
-    .join('\n');
+export function scaledText(doc: FormulaDoc, read: Pick<ReadFormula, 'lines' | 'at'>, factor: number): string {
+  return rewritten(doc, read, (i) => {
+    const line = read.lines[i];
+    if (!line || line.status !== 'read') return null;
+    const name = line.called || line.name;
+    if (line.whole?.sort !== 'egg') return `${writtenG(line.massG * factor)} ${name}`;
+    return `${Math.max(0.25, Math.round(line.whole.count * factor * 4) / 4)} ${name}`;
+  });
 }

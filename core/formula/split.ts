@@ -35,14 +35,11 @@ export function splitOf(base: Known, whole: Known): Split | null {
     if (at < 0) return null;
     left.splice(at, 1);
   }
-  const extras: WeighedLine[] = [];
-  for (const item of whole.read.weighed.items) {
-    const at = left.indexOf(item.written);
-    if (at < 0) continue;
-    left.splice(at, 1);
+  const extras = whole.read.weighed.items.flatMap((item): WeighedLine[] => {
+    if (!left.includes(item.written)) return [];
     const id = `extra.${item.index + 1}`;
-    extras.push({ ...item, id, writtenId: `${id}.written` });
-  }
+    return [{ ...item, id, writtenId: `${id}.written` }];
+  });
   const of = massOf(whole);
   return extras.length > 0 && of > 0 ? { extras, share: massOf(base) / of } : null;
 }

@@ -1,6 +1,7 @@
 import type { FormulaDoc } from '../model/documents';
 import { ingredientOf, type Allergen, type ReadLine } from '../quantity';
 import { readFormula, type Measuring } from './read';
+import { rewritten } from './rewrite';
 import { CHOCOLATE_SUGAR, SUBSTITUTES } from './substitute.table';
 
 export interface SubstitutePart {
@@ -95,18 +96,16 @@ export function substitute(
   lineIndex: number,
   { parts, sugarOffG }: Substitution,
 ): FormulaDoc {
-  const written = doc.text.split(/\r?\n/);
-  if (written[lineIndex] === undefined) throw new Error('invariant: the line stands in the formula');
   const read = readFormula(doc, kitchen);
+  if (read.lines[lineIndex] === undefined) throw new Error('invariant: the line stands in the formula');
   const sugar = read.lines.findIndex((line) => line.status === 'read' && line.ingredient?.role === 'sugar');
-  const text = written
-    .flatMap((line, i) => {
-      if (i === lineIndex) return parts.map(({ name, massG }) => `${Number(massG.toFixed(1))} g ${name}`);
-      const one = read.lines[i];
-      if (i === sugar && one && Math.abs(sugarOffG) > 0.5)
-        return [`${Number(Math.max(one.massG - sugarOffG, 0).toFixed(1))} g ${one.called}`];
-      return [line];
-    })
-    .join('\n');
+  const text = rewritten(doc, read, (i) => {
+    if (i === lineIndex)
+      return parts.map(({ name, massG }) => `${Number(massG.toFixed(1))} g ${name}`).join('\n');
+    const one = read.lines[i];
+    return i === sugar && one && Math.abs(sugarOffG) > 0.5
+      ? `${Number(Math.max(one.massG - sugarOffG, 0).toFixed(1))} g ${one.called}`
+      : null;
+  });
   return { ...doc, text };
 }

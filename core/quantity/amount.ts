@@ -37,11 +37,11 @@ function takeModifiers(text: string): { factor: number; length: number } {
 
 /** The unit at the start of a text: two words first ("fl oz"), then one. */
 function takeUnit(text: string): { unit: UnitDef; length: number } | null {
-  const match = /^[\s-]*([a-z]+\.?(?:\s+[a-z]+)?)/i.exec(text);
+  const match = /^[\s-]*([a-z]+(?:-sized)?\.?(?:\s*[a-z]+)?)/i.exec(text);
   if (!match) return null;
   const lead = match[0].length - (match[1]?.length ?? 0);
   const both = match[1] ?? '';
-  const one = /^[a-z]+\.?/i.exec(both)?.[0] ?? '';
+  const one = /^[a-z]+(?:-sized)?\.?/i.exec(both)?.[0] ?? '';
   for (const name of [both, one]) {
     const unit = findUnit(name);
     if (unit) return { unit, length: lead + name.length };
@@ -58,11 +58,15 @@ function packWordIn(text: string): string | null {
 
 const spaces = (text: string) => /^\s*/.exec(text)?.[0].length ?? 0;
 
+/** "2 x 400 g", "1 (14 oz) tin": an amount within an amount, and no deeper. */
+const MOST_NESTED = 1;
+
 /**
  * Reads the amount at the start of a text: modifiers, a number or a number word, and a unit. Packs take their size
  * from beside them ("half a tin (400 g)", "2 x 400 g tins", "a 14 oz can"). Returns null where none stands there.
  */
-export function takeAmount(text: string): Amount | null {
+export function takeAmount(text: string, depth = 0): Amount | null {
+  if (depth > MOST_NESTED) return null;
   const before = takeModifiers(text);
   let at = before.length;
   const number = readNumber(text.slice(at));
@@ -77,7 +81,7 @@ export function takeAmount(text: string): Amount | null {
     text.slice(at),
   );
   if (times) {
-    const inner = takeAmount(text.slice(at + times[0].length));
+    const inner = takeAmount(text.slice(at + times[0].length), depth + 1);
     if (inner?.unit) {
       const factor = inner.factor * before.factor;
       const scaled = [number.value * inner.value, number.low * inner.low, number.high * inner.high] as const;
@@ -92,7 +96,7 @@ export function takeAmount(text: string): Amount | null {
   const sized = /^\s*[([]([^)\]]+)[)\]]\s*/.exec(text.slice(at + gap));
   if (sized) {
     // "1 (400 g) tin": the size stands before the pack.
-    const size = takeAmount(sized[1] ?? '');
+    const size = takeAmount(sized[1] ?? '', depth + 1);
     const pack = takeUnit(text.slice(at + gap + sized[0].length));
     if (size?.unit && pack?.unit.kind === 'pack') {
       const value = [number.value, number.low, number.high].map((n) => n * size.value) as [
@@ -110,7 +114,7 @@ export function takeAmount(text: string): Amount | null {
   const end = at + gap + unit.length;
   if (unit.unit.kind === 'pack') {
     const size = /^\s*[([]([^)\]]+)[)\]]/.exec(text.slice(end));
-    const inner = size ? takeAmount(size[1] ?? '') : null;
+    const inner = size ? takeAmount(size[1] ?? '', depth + 1) : null;
     if (size && inner?.unit && inner.unit.kind !== 'pack') {
       const value = [number.value, number.low, number.high].map((n) => n * inner.value) as [
         number,

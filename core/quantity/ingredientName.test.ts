@@ -4,18 +4,26 @@ import { INGREDIENTS } from './ingredients.table';
 
 describe('naming an ingredient', () => {
   it.each([
-    ['vanilla sugar', 'granulated sugar'],
+    ['vanilla sugar', 'vanilla sugar'],
     ['peanut butter', 'peanut butter'],
     ['butter', 'butter'],
     ['brown butter', 'butter'],
     ['milk chocolate', 'milk chocolate'],
-    ['chocolate milk', 'milk'],
     ['Crème Fraîche', 'sour cream'],
     ['CONFECTIONERS’ SUGAR', 'icing sugar'],
     ['egg yolks', 'egg yolk'],
     ['buttermilk', 'buttermilk'],
     ['self-raising flour', 'self-raising flour'],
   ])('%s is %s', (text, name) => expect(findIngredient(text)?.name).toBe(name));
+
+  it.each([
+    'chocolate milk',
+    'rice noodles',
+    'almond milk chocolate bar cake',
+    'lemon sponge biscuits mix',
+    'coffee liqueur sauce',
+    'strawberry milk',
+  ])('does not take %s for what only flavours it', (text) => expect(findIngredient(text)).toBeNull());
 
   it('finds no ingredient inside another word, or in nothing', () => {
     for (const text of ['', 'saltire', 'eggplant', 'mealy', '12 345'])
@@ -49,8 +57,8 @@ describe('naming an ingredient', () => {
   it('weighs everything it knows by some measure, within what food weighs', () => {
     for (const { key, cupG, tspG, pieceG } of INGREDIENTS) {
       expect([key, cupG ?? tspG ?? pieceG]).not.toEqual([key, undefined]);
-      if (cupG !== undefined) expect([key, cupG >= 50 && cupG < 360]).toEqual([key, true]);
-      if (tspG !== undefined) expect([key, tspG > 0.5 && tspG < 8]).toEqual([key, true]);
+      if (cupG !== undefined) expect([key, cupG >= 8 && cupG < 360]).toEqual([key, true]);
+      if (tspG !== undefined) expect([key, tspG > 0.4 && tspG < 8]).toEqual([key, true]);
     }
   });
 });

@@ -1,4 +1,5 @@
 import { INGREDIENTS, type Ingredient } from './ingredients.table';
+import { HARMLESS, OTHER_FORM, PLAIN_ONLY, PRODUCT_WORDS } from './nameWords.table';
 
 /** Lower case, without accents, apostrophes or punctuation, so that names compare as words. */
 function words(text: string): string {
@@ -21,17 +22,66 @@ const LONGEST_FIRST = [...ALIASES].sort((a, b) => b.words.length - a.words.lengt
  */
 export function findIngredient(text: string): Ingredient | null {
   const hay = words(text);
-  let best: { end: number; length: number; ingredient: Ingredient } | null = null;
+  const best = lastAlias(hay);
+  return best && isThatThing(hay, best) ? best.ingredient : null;
+}
+
+interface Alias {
+  readonly end: number;
+  readonly length: number;
+  readonly ingredient: Ingredient;
+}
+
+/**
+ * Whether what stands around an alias leaves the thing what it is: a product word behind it makes another thing of it,
+ * and before a plain name only such words may stand as change nothing.
+ */
+function isThatThing(hay: string, { end, length }: Alias): boolean {
+  const listed = (text: string) => text.trim().split(' ').filter(Boolean);
+  if (listed(hay.slice(end - 1)).some((word) => PRODUCT_WORDS.has(word))) return false;
+  const alias = hay.slice(end - length, end).trim();
+  const before = listed(hay.slice(0, end - length + 1));
+  if (before.some((word) => OTHER_FORM.has(word))) return false;
+  if (!PLAIN_ONLY.has(alias)) return true;
+  return before.every((word) => HARMLESS.has(word) || word.length < 3 || /(?:ly|ed)$/.test(word));
+}
+
+interface Form {
+  /** The alias, or its plural, as words with a space on either side. */
+  readonly words: string;
+  readonly ingredient: Ingredient;
+  readonly exact: boolean;
+}
+
+/** Aliases and their plurals by their last word, the longest first, and of those as they stand before those with an s. */
+const BY_LAST_WORD: ReadonlyMap<string, readonly Form[]> = byLastWord();
+
+function byLastWord(): Map<string, Form[]> {
+  const out = new Map<string, Form[]>();
   for (const { words: alias, ingredient } of ALIASES) {
-    for (const form of [alias, `${alias.slice(0, -1)}s `]) {
-      const at = hay.lastIndexOf(form);
-      if (at < 0) continue;
-      const end = at + form.length;
-      const better = !best || end > best.end || (end === best.end && form.length > best.length);
-      if (better) best = { end, length: form.length, ingredient };
+    for (const form of [
+      { words: alias, ingredient, exact: true },
+      { words: `${alias.slice(0, -1)}s `, ingredient, exact: false },
+    ]) {
+      const last = form.words.trim().split(' ').at(-1) ?? '';
+      const there = out.get(last);
+      if (there) there.push(form);
+      else out.set(last, [form]);
     }
   }
-  return best?.ingredient ?? null;
+  for (const forms of out.values())
+    forms.sort((a, b) => b.words.length - a.words.length || Number(b.exact) - Number(a.exact));
+  return out;
+}
+
+/** The alias that ends latest, and of those the longest. */
+function lastAlias(hay: string): Alias | null {
+  for (let end = hay.length; end > 1; end = hay.lastIndexOf(' ', end - 2) + 1) {
+    const word = hay.slice(hay.lastIndexOf(' ', end - 2) + 1, end - 1);
+    const found = BY_LAST_WORD.get(word)?.find((form) => hay.startsWith(form.words, end - form.words.length));
+    if (found) return { end, length: found.words.length, ingredient: found.ingredient };
+  }
+  return null;
 }
 
 export interface NamedIngredient {

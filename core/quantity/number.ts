@@ -38,6 +38,28 @@ const WORDS: Readonly<Record<string, number>> = {
   third: 1 / 3,
   couple: 2,
   few: 3,
+  several: 3,
+  eleven: 11,
+  thirteen: 13,
+  fourteen: 14,
+  fifteen: 15,
+  sixteen: 16,
+  eighteen: 18,
+  twenty: 20,
+  thirty: 30,
+  forty: 40,
+  fifty: 50,
+  sixty: 60,
+  seventy: 70,
+  eighty: 80,
+  ninety: 90,
+  hundred: 100,
+  thousand: 1000,
+  halves: 0.5,
+  quarters: 0.25,
+  thirds: 1 / 3,
+  eighth: 0.125,
+  eighths: 0.125,
 };
 
 export interface ReadNumber {
@@ -52,6 +74,10 @@ export interface ReadNumber {
 }
 
 const FRACTION = /^(\d+)\s*[/⁄∕]\s*(\d+)/;
+/** "11/2" for one and a half: the space between has gone. */
+const RUN_TOGETHER = /^([1-9])([1-7])\s*[/⁄∕]\s*([2348])(?!\d)/;
+/** A point with three digits behind it parts thousands where grams follow: nobody weighs to a milligram. */
+const POINT_THOUSANDS = /^\d{1,3}(?:\.\d{3})+(?=\s*(?:g|gr|gm|grams?|ml)\b)/;
 const MIXED = /^(\d+)(?:\s+|\s*-\s*|\s+and\s+)(\d+)\s*[/⁄∕]\s*(\d+)/;
 const VULGAR_CLASS = `[${Object.keys(VULGAR).join('')}]`;
 const WITH_VULGAR = new RegExp(`^(\\d+)?(?:\\s+and)?\\s*(${VULGAR_CLASS})`);
@@ -73,6 +99,15 @@ function readFigure(text: string): Piece | null {
   const vulgar = WITH_VULGAR.exec(text);
   if (vulgar)
     return { value: Number(vulgar[1] ?? 0) + (VULGAR[vulgar[2] ?? ''] ?? 0), length: vulgar[0].length };
+  const together = RUN_TOGETHER.exec(text);
+  if (together && Number(together[2]) < Number(together[3])) {
+    return {
+      value: Number(together[1]) + Number(together[2]) / Number(together[3]),
+      length: together[0].length,
+    };
+  }
+  const points = POINT_THOUSANDS.exec(text);
+  if (points) return { value: Number(points[0].replace(/\./g, '')), length: points[0].length };
   const fraction = FRACTION.exec(text);
   if (fraction && Number(fraction[2]) > 0) {
     return { value: Number(fraction[1]) / Number(fraction[2]), length: fraction[0].length };
@@ -84,22 +119,31 @@ function readFigure(text: string): Piece | null {
   return null;
 }
 
+/** "and a half", "and three quarters". */
+const AND_PART = /^\s*and\s+(?:an?\s+)?(one|two|three)?[\s-]*(half|quarters?|thirds?|eighths?)\b\s*/i;
+const partOf = (match: RegExpExecArray): number =>
+  (WORDS[match[1]?.toLowerCase() ?? 'one'] ?? 1) * (WORDS[match[2]?.toLowerCase() ?? ''] ?? 0);
+
 function readWord(text: string): ReadNumber | null {
   let rest = text;
   let value = 1;
   let seen = false;
+  let last = 0;
   for (;;) {
-    const match = /^(?:of\s+)?([a-z]+)\b\s*/i.exec(rest);
+    const match = /^(?:of\s+)?([a-z]+)\b[\s-]*/i.exec(rest);
     const word = match?.[1]?.toLowerCase() ?? '';
     if (!match || !Object.prototype.hasOwnProperty.call(WORDS, word)) break;
-    value *= WORDS[word] ?? 1;
+    const next = WORDS[word] ?? 1;
+    // "Twenty five" adds up, "two hundred" and "three quarters" multiply.
+    value = seen && last >= 20 && last < 100 && next >= 1 && next < 10 ? value + next : value * next;
+    last = next;
     rest = rest.slice(match[0].length);
     seen = true;
   }
   if (!seen) return null;
-  const more = /^and\s+an?\s+(half|quarter|third)\b\s*/i.exec(rest);
-  if (more) {
-    value += WORDS[more[1]?.toLowerCase() ?? ''] ?? 0;
+  const more = AND_PART.exec(rest);
+  if (more && value >= 1) {
+    value += partOf(more);
     rest = rest.slice(more[0].length);
   }
   return { value, low: value, high: value, length: text.length - rest.length, word: true };
@@ -110,8 +154,27 @@ function readWord(text: string): ReadNumber | null {
  * comma is a decimal comma. Returns null where the text starts with no number.
  */
 export function readNumber(text: string): ReadNumber | null {
-  const first = readFigure(text);
-  if (!first) return readWord(text);
+  const between = /^between\s+/i.exec(text);
+  if (between) {
+    const spoken = readNumber(
+      text.slice(between[0].length).replace(/^(\S+)\s+and\s+(?=[\d½⅓⅔¼¾⅛])/i, '$1 to '),
+    );
+    // "and" is a letter longer than "to".
+    return spoken && spoken.high > spoken.low
+      ? { ...spoken, length: spoken.length + between[0].length + 1 }
+      : spoken;
+  }
+  const figure = readFigure(text);
+  if (!figure) return readWord(text);
+  const dozen = /^\s+(?:dozen|doz\.?)\b/i.exec(text.slice(figure.length));
+  if (dozen) {
+    const value = figure.value * 12;
+    return { value, low: value, high: value, length: figure.length + dozen[0].length, word: false };
+  }
+  const part = Number.isInteger(figure.value) ? AND_PART.exec(text.slice(figure.length)) : null;
+  const first = part
+    ? { value: figure.value + partOf(part), length: figure.length + part[0].trimEnd().length }
+    : figure;
   const rest = text.slice(first.length);
   const mark = RANGE_MARK.exec(rest);
   const second = mark ? readFigure(rest.slice(mark[0].length)) : null;

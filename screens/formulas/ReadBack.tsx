@@ -28,6 +28,11 @@ export function ReadBack({ read, onTakenFor, onSubstitute }: ReadBackProps) {
   const style = useNumberStyle();
   const [asked, setAsked] = useState<ReadLine | null>(null);
   const lines = read.lines.filter((line) => line.status !== 'blank');
+  // A further thing of a line follows the first, which stands for it where it is taken for something else.
+  const isPart = (line: ReadLine) => {
+    const i = read.lines.indexOf(line);
+    return i > 0 && read.at[i] === read.at[i - 1];
+  };
   const percents = bakersPercent(read.lines).map((one) => (one === null ? null : Math.round(one)));
   return (
     <Card title="Read back">
@@ -41,8 +46,8 @@ export function ReadBack({ read, onTakenFor, onSubstitute }: ReadBackProps) {
           <LineRow
             key={`${i} ${line.raw}`}
             line={line}
+            onAsk={line.status === 'note' || isPart(line) ? null : setAsked}
             percent={percents[read.lines.indexOf(line)] ?? null}
-            onAsk={setAsked}
           />
         ))}
       </View>
@@ -84,7 +89,8 @@ const LineRow = memo(function LineRow({
   readonly line: ReadLine;
   /** Its mass to 100 of flour; null where there is no flour to compare with. */
   readonly percent: number | null;
-  readonly onAsk: (line: ReadLine) => void;
+  /** Null where there is nothing to choose: a note, or a further thing of a line. */
+  readonly onAsk: ((line: ReadLine) => void) | null;
 }) {
   const style = useNumberStyle();
   const tokens = useTokens();
@@ -92,6 +98,12 @@ const LineRow = memo(function LineRow({
   if (line.status === 'heading') {
     return <Strong style={{ paddingVertical: space(1) }}>{line.name}</Strong>;
   }
+  if (line.status === 'note')
+    return (
+      <Small
+        style={{ paddingVertical: space(1) }}
+      >{`${line.raw.trim()} (a note: nothing is weighed for it)`}</Small>
+    );
   const range = line.highG - line.lowG > line.massG * 0.03;
   const ends = `${show(line.lowG, 'g', style, line.massG).number}–${join(show(line.highG, 'g', style, line.massG))}`;
   return (
@@ -104,8 +116,8 @@ const LineRow = memo(function LineRow({
       }}
     >
       <Tap
-        onPress={() => onAsk(line)}
-        label={`${line.raw.trim()}: taken for ${line.name}. Change`}
+        onPress={() => onAsk?.(line)}
+        label={`${line.raw.trim()}: taken for ${line.name}${onAsk ? '. Change' : ''}`}
         style={{ paddingVertical: space(1) }}
       >
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(1.5) }}>

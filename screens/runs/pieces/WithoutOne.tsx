@@ -29,12 +29,21 @@ export function WithoutOne({ run, line }: { readonly run: RunDoc; readonly line:
   const [open, setOpen] = useState(false);
   const [left, setLeft] = useState<Named | null>(null);
   if (!formula || !('formulaId' in line) || line.count < 2 || run.lines.length >= 60) return null;
-  const named = (): Named[] =>
-    readFormula(formula, kitchen).lines.flatMap((one, at) =>
-      one.status === 'read'
-        ? [{ at, what: one.called || one.name, nuts: NUTS.some((nut) => allergensIn(one.raw).includes(nut)) }]
+  const named = (): Named[] => {
+    const { lines, at: rows } = readFormula(formula, kitchen);
+    return lines.flatMap((one, i) =>
+      // A line that names several things is left out whole or not at all.
+      one.status === 'read' && one.also.length === 0 && rows.filter((row) => row === rows[i]).length === 1
+        ? [
+            {
+              at: rows[i] ?? 0,
+              what: one.called || one.name,
+              nuts: NUTS.some((nut) => allergensIn(one.raw).includes(nut)),
+            },
+          ]
         : [],
     );
+  };
   const split = (count: number) => {
     setLeft(null);
     setOpen(false);
