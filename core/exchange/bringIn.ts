@@ -1,6 +1,7 @@
 import { MOST_LETTERS, oversized } from './limits';
 import { guessMeasures } from '../formula';
-import { readLine } from '../quantity';
+import { readLine, type Measures } from '../quantity';
+import { ingredientsInProse, readPage, type Page } from './page';
 import { MAX_FORMULA_LINES } from '../model/fields';
 import type { FormulaDoc, KitchenDoc, PieceDoc, PieceFile, RunFile } from '../model/documents';
 import { readDocument } from './migrate';
@@ -172,12 +173,26 @@ function ofPage(page: string): BroughtIn {
     const read = parsed(json.trim());
     return read.ok ? recipesIn(read.data).flatMap((recipe) => draftOf(recipe)) : [];
   });
-  return formulas.length > 0
-    ? { ok: true, what: 'formulas', formulas }
+  const read = formulas.length > 0 ? formulas : formulasOf(textOfPage(page));
+  return read.length > 0
+    ? { ok: true, what: 'formulas', formulas: read }
     : refuse(
-        'No recipe in JSON-LD stands in this page.',
+        'No recipe stands in this page, neither as data nor as lines of ingredients.',
         'Copy the ingredients out of it and paste them as text.',
       );
+}
+
+/** What a page shows, a line for each block or row of a table. */
+function textOfPage(page: string): string {
+  return page
+    .slice(0, 2_000_000)
+    .replace(/<(script|style|noscript|svg|head)\b[^>]*>[^]*?<\/\1>/gi, ' ')
+    .replace(/<\/t[dh]>/gi, ' ')
+    .replace(/<(?:\/(?:p|div|li|tr|h[1-6]|section|article|table|ul|ol|dd|dt)|br\b[^>]*)>/gi, '\n')
+    .split('\n')
+    .map((row) => words(row, 1000))
+    .filter(Boolean)
+    .join('\n');
 }
 
 const ENTITIES: Readonly<Record<string, string>> = {
@@ -271,12 +286,13 @@ function drafted(
   lines: readonly string[],
   steps: string,
   stated: Partial<Pick<FormulaDraft, 'statedPieces' | 'statedMin'>>,
+  measures: Measures | null = null,
 ): FormulaDraft {
   const text = lines.join('\n');
   return {
     name,
     text,
-    measures: guessMeasures(text),
+    measures: measures ?? guessMeasures(text),
     method: /cream|beat (?:the )?butter/i.test(steps)
       ? 'creamed'
       : /melt/i.test(steps)
@@ -290,42 +306,69 @@ function drafted(
   };
 }
 
-/** A formula as people write one: a name, ingredients, and below them what to do. */
+/** A formula as people write one: a name, parts with their ingredients, and what to do. Parts of their own come along. */
 function ofText(text: string): BroughtIn {
-  const all = text
-    .slice(0, 400_000)
-    .split(/\r?\n/)
-    .slice(0, 4000)
-    .map((line) => line.trim());
+  const formulas = formulasOf(text);
+  return formulas.length > 0
+    ? { ok: true, what: 'formulas', formulas }
+    : refuse(
+        'No line of it reads as an ingredient with an amount.',
+        'Write one a line, such as “200 g plain flour”.',
+      );
+}
+
+function formulasOf(text: string): FormulaDraft[] {
   const measures = guessMeasures(text);
-  const isLine = (line: string) => line !== '' && readLine(line, measures).status !== 'unread';
-  const first = all.findIndex((line) => line !== '');
-  const named = !isLine(all[first] ?? '');
-  const body = all.slice(named ? first + 1 : first);
-  // A sentence with a full stop, once ingredients have begun, begins the method.
-  const begins = body.findIndex(
-    (line, i) =>
-      i > 0 && /^(method|steps?|instructions|directions)\b|[.!]\s*\S|\.$/i.test(line) && line.length > 24,
+  const page = readPage(text, measures);
+  const weighs = (lines: readonly string[]) =>
+    lines.some((line) => readLine(line, measures).status === 'read');
+  const parts = page.parts.filter(({ lines }) => weighs(lines));
+  if (parts.length === 0) return ofProse(text, page, measures);
+  const apart = parts.filter(({ makes }) => makes !== null);
+  const whole = parts.filter(({ makes }) => makes === null);
+  const named = page.name?.slice(0, 120) ?? 'A formula without a name';
+  const stated = { statedPieces: page.pieces, statedMin: within(page.bakeMin) };
+  const lost = page.parts.filter(({ lines }) => !weighs(lines));
+  const steps = [
+    ...page.steps,
+    ...lost.map(({ title, lines }) => `${title ?? 'Besides'}: ${lines.join(', ')}`),
+  ]
+    .join('\n')
+    .slice(0, 15_000);
+  const main = whole.length > 0 ? whole : apart.slice(0, 1);
+  const lines = main.flatMap(({ title, lines: own }, i) =>
+    title && (i > 0 || main.length > 1) ? [`${title}:`, ...own] : own,
   );
-  const ingredients = (begins < 0 ? body : body.slice(0, begins)).filter(
-    (line) => line !== '' && !/^(ingredients|method|steps?)\s*:?$/i.test(line),
-  );
-  const steps = begins < 0 ? '' : body.slice(begins).filter(Boolean).join('\n');
-  if (!ingredients.some(isLine))
-    return refuse(
-      'No line of it reads as an ingredient with an amount.',
-      'Write one a line, such as “200 g plain flour”.',
-    );
-  return {
-    ok: true,
-    what: 'formulas',
-    formulas: [
-      drafted(
-        named ? (all[first] ?? '').slice(0, 120) : 'A formula without a name',
-        ingredients.slice(0, MAX_FORMULA_LINES),
-        steps.slice(0, 15_000),
-        {},
-      ),
-    ],
-  };
+  const first = drafted(named, lines.slice(0, MAX_FORMULA_LINES), steps, stated, measures);
+  const makes = whole.length > 0 ? null : (main[0]?.makes ?? null);
+  const components = (whole.length > 0 ? apart : apart.slice(1)).map((part) => ({
+    ...drafted(
+      `${named}: ${part.title ?? ''}`.slice(0, 120),
+      part.lines.slice(0, MAX_FORMULA_LINES),
+      '',
+      {},
+      measures,
+    ),
+    makes: part.makes ?? 'topping',
+  }));
+  return [makes === null ? first : { ...first, makes }, ...components];
+}
+
+/** Ingredients told within sentences: at least so many, or it is no formula. */
+const LEAST_IN_PROSE = 3;
+
+function ofProse(text: string, page: Page, measures: Measures): FormulaDraft[] {
+  const lines = ingredientsInProse(text, measures);
+  if (lines.length < LEAST_IN_PROSE) return [];
+  const name =
+    page.name && page.name.split(/\s+/).length <= 10 ? page.name.slice(0, 120) : 'A formula without a name';
+  return [
+    drafted(
+      name,
+      lines,
+      text.slice(0, 15_000),
+      { statedPieces: page.pieces, statedMin: within(page.bakeMin) },
+      measures,
+    ),
+  ];
 }

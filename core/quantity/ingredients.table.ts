@@ -1,4 +1,5 @@
 import type { Allergen } from './allergens.table';
+import type { Ingredient, Role } from './ingredient';
 import { MORE_INGREDIENTS } from './ingredientsMore.table';
 
 /**
@@ -7,42 +8,7 @@ import { MORE_INGREDIENTS } from './ingredientsMore.table';
  * published kitchen tables, rounded; each carries the spread of the measure it was filled with.
  */
 
-export type Role =
-  | 'flour'
-  | 'starch'
-  | 'sugar'
-  | 'fat'
-  | 'egg'
-  | 'liquid'
-  | 'powder'
-  | 'bicarbonate'
-  | 'salt'
-  | 'cocoa'
-  | 'dairy'
-  | 'fruit'
-  | 'nut'
-  | 'flavour'
-  | 'acid'
-  | 'chocolate'
-  | 'other';
-
-export type { Allergen };
-
-export interface Ingredient {
-  readonly key: string;
-  readonly name: string;
-  readonly names: readonly string[];
-  readonly role: Role;
-  /** g in a level US cup. */
-  readonly cupG?: number;
-  /** g in a level US teaspoon, where a spoon is how it is measured. */
-  readonly tspG?: number;
-  /** g of one piece, without shell, stone or peel. */
-  readonly pieceG?: number;
-  /** g in one pack of the size that is usual, by the kind of pack, for what comes in one usual size only. */
-  readonly packG?: Readonly<Record<string, number>>;
-  readonly allergens?: readonly Allergen[];
-}
+export type { Allergen, Ingredient, Role };
 
 const flour = (key: string, name: string, cupG: number, names: string[], gluten = true): Ingredient => ({
   key,

@@ -1,5 +1,5 @@
 import type { Allergen } from './allergens.table';
-import type { Ingredient, Role } from './ingredients.table';
+import type { Ingredient, Role } from './ingredient';
 
 /**
  * What else goes into cakes, frostings, coats and fillings, and on top. Cup masses are for a level US cup (236.6 ml),

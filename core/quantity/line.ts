@@ -6,13 +6,8 @@ import { kindOf } from './reading/kind';
 import { nameIn, nameOf, partOfEgg, partsOfFruit } from './reading/name';
 import { thingsOf, type Thing } from './reading/things';
 import { conflict, pick, readsOf, unknownMeasure, type Read, type Weighing } from './reading/weigh';
+import type { Fault, OwnMeasures } from './fault';
 import type { Measures } from './units.table';
-
-/** What is wrong with a line or a field, and what would be right. */
-export interface Fault {
-  readonly fault: string;
-  readonly mend: string;
-}
 
 /** Eggs and packs are the same each time, fruit is not, and a pod only flavours. */
 export type WholeSort = 'egg' | 'pack' | 'pod' | 'fruit';
@@ -64,8 +59,6 @@ const MAX_THINGS = 12;
 /** Digits in a row that no amount has. */
 const LONG_NUMBER = /\d{9,}/;
 
-/** Personal measures that somebody has weighed: the unit's key → g of one. */
-export type OwnMeasures = Readonly<Record<string, number>>;
 const NONE_WEIGHED: OwnMeasures = {};
 
 const BLANK: Omit<ReadLine, 'raw' | 'status'> = {

@@ -5,12 +5,13 @@ const INVISIBLE = /[\u00ad\u200b-\u200f\u202a-\u202e\u2060-\u2064\ufe00-\ufe0f\u
 const ODD_SPACES = /[\u00a0\u1680\u2000-\u200a\u202f\u205f\u3000\t]/g;
 const PICTURES = /\p{Extended_Pictographic}|[\u{1f3fb}-\u{1f3ff}]/gu;
 
-const RAISED: Readonly<Record<string, string>> = Object.fromEntries([
-  ...'⁰¹²³⁴⁵⁶⁷⁸⁹'.split('').map((sign, i) => [sign, String(i)]),
-  ...'₀₁₂₃₄₅₆₇₈₉'.split('').map((sign, i) => [sign, String(i)]),
-]);
+const RAISED: ReadonlyMap<string, string> = new Map(
+  ['⁰¹²³⁴⁵⁶⁷⁸⁹', '₀₁₂₃₄₅₆₇₈₉'].flatMap((signs) =>
+    [...signs].map((sign, i): [string, string] => [sign, String(i)]),
+  ),
+);
 const RAISED_FRACTION = /(\d?)\s*([⁰¹²³⁴⁵⁶⁷⁸⁹]+)\s*[⁄/∕]\s*([₀-₉⁰¹²³⁴⁵⁶⁷⁸⁹\d]+)/g;
-const plainDigits = (text: string) => text.replace(/[⁰¹²³⁴⁵⁶⁷⁸⁹₀-₉]/g, (sign) => RAISED[sign] ?? sign);
+const plainDigits = (text: string) => text.replace(/[⁰¹²³⁴⁵⁶⁷⁸⁹₀-₉]/g, (sign) => RAISED.get(sign) ?? sign);
 
 /** Dashes are a bullet only before a space: without one they may be a minus. */
 const BULLET = /^(?:[•◦▪▫■□○●◆◇▢☐☑☒✓✔✗✘·∙‣⁃➤►▶»*]|[-–—+>~](?=\s)|\[[ xX✓]?\]|#+(?=\s))\s*/;

@@ -1,3 +1,5 @@
+import { cleanLine } from './clean';
+
 /** Second stage: what a line is before anything is weighed for it. */
 
 export type LineKind = 'thing' | 'heading' | 'method' | 'note' | 'alternative';
@@ -63,8 +65,12 @@ export function kindOf(text: string): LineKind {
   return isStep(text) ? 'method' : 'thing';
 }
 
+/** The same of a line as it is written. */
+export const kindOfLine = (raw: string): LineKind => kindOf(cleanLine(raw));
+
 function isStep(text: string): boolean {
   if (BEGINS_A_STEP.test(text)) return true;
+  if (/^[a-z]+[.!]$/i.test(text)) return VERBS.has(text.slice(0, -1).toLowerCase());
   const match = /^([a-z]+)[,]?\s+(.*)$/i.exec(text);
   const verb = match?.[1]?.toLowerCase() ?? '';
   const rest = match?.[2] ?? '';

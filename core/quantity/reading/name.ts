@@ -11,8 +11,9 @@ export function nameIn(text: string): string {
     .replace(/^\s*(?:of|each|the)\b/i, ' ')
     .replace(/^[\s,;:.–—-]+/, '');
   const head =
-    bare.split(/[,;:]|\s[-–—]\s|\b(?:for|with|or|plus|divided|to taste|at room|if|beaten)\b|\s*\/\s*/i)[0] ??
-    '';
+    bare.split(
+      /[,;:]|\s[-–—]\s|\b(?:for|with|or|plus|divided|to taste|at room|if|beaten|and (?:some|any|enough|a little))\b|\s*\/\s*/i,
+    )[0] ?? '';
   return (head.trim() ? head : bare).replace(/\s+/g, ' ').replace(/[.]+$/, '').trim();
 }
 

@@ -53,7 +53,10 @@ function amountAt(text: string, at: number, first: boolean): PlacedAmount | null
   if (!amount || amount.length === 0) return null;
   const end = at + amount.length;
   // In the middle of a line a word is a number only before a measure: "and a pinch of salt".
-  if (!figure && !first && amount.unit === null && !/\bof\s+$/i.test(text.slice(0, at))) return null;
+  // Or as one of several: "4 oz. sugar, two eggs".
+  const listed = amount.value >= 2 && /(?:[,;+&]|\band)\s*$/i.test(text.slice(0, at));
+  if (!figure && !first && amount.unit === null && !listed && !/\bof\s+$/i.test(text.slice(0, at)))
+    return null;
   if (amount.unit === null && NO_AMOUNT.test(text.slice(end))) return null;
   if (HEAT.test(rest) || (figure && OWN_NUMBER.test(text.slice(0, at)))) return null;
   const before = text.slice(0, at);

@@ -1,6 +1,6 @@
 import type { Amount } from '../amount';
 import { EGG_SIZE_G, FILLING_FACTOR, PIECE_SPREAD_SHARE, type Ingredient } from '../ingredients.table';
-import type { Fault, OwnMeasures } from '../line';
+import type { Fault, OwnMeasures } from '../fault';
 import { TABLE_CUP_ML, TABLE_TSP_ML, type Measures } from '../units.table';
 import type { Sum, Thing } from './things';
 
