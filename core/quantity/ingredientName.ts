@@ -14,8 +14,6 @@ const ALIASES = INGREDIENTS.flatMap((ingredient) =>
   [ingredient.name, ...ingredient.names].map((name) => ({ words: words(name), ingredient })),
 );
 
-const LONGEST_FIRST = [...ALIASES].sort((a, b) => b.words.length - a.words.length);
-
 /**
  * The ingredient that a text names, or null. In English the thing itself stands last ("vanilla sugar" is a sugar), so
  * the alias that ends latest wins, and of those the longest ("peanut butter" over "butter").
@@ -94,12 +92,13 @@ export interface NamedIngredient {
 export function ingredientsNamedIn(text: string): readonly NamedIngredient[] {
   let hay = words(text);
   const found: NamedIngredient[] = [];
-  for (const { words: alias, ingredient } of LONGEST_FIRST) {
-    for (const form of [`${alias.slice(0, -1)}s `, alias]) {
-      if (!hay.includes(form)) continue;
-      hay = hay.split(form).join(' | ');
-      if (!found.some((one) => one.ingredient === ingredient)) found.push({ ingredient, word: alias.trim() });
-    }
+  // Only what ends in a word that stands there can be named.
+  const forms = [...new Set(hay.trim().split(' '))].flatMap((word) => BY_LAST_WORD.get(word) ?? []);
+  for (const { words: form, ingredient, exact } of forms.sort((a, b) => b.words.length - a.words.length)) {
+    if (!hay.includes(form)) continue;
+    hay = hay.split(form).join(' | ');
+    const word = exact ? form.trim() : form.trim().slice(0, -1);
+    if (!found.some((one) => one.ingredient === ingredient)) found.push({ ingredient, word });
   }
   return found;
 }
