@@ -137,6 +137,8 @@ const finishing = {
   coat: coatSchema.nullable().optional(),
   /** Fondant rolled out and laid over. */
   fondant: z.boolean().optional(),
+  /** Each stands on a board of its own. */
+  boards: z.boolean().optional(),
   lots,
 };
 

@@ -124,6 +124,7 @@ export interface Pot {
 export type MaterialIs =
   | { readonly is: 'sticks'; readonly flat: boolean }
   | { readonly is: 'cases'; readonly liner: 'paper' | 'double paper' | 'foil'; readonly tin: string }
+  | { readonly is: 'boards' }
   | { readonly is: 'biscuit' }
   | { readonly is: 'trimmings' }
   | { readonly is: 'leftovers' }

@@ -18,6 +18,10 @@ const there = (materials: readonly Material[]): Material[] =>
 export const stickMaterials = (made: Ref<'pieces'>, flat: boolean, onHand: OnHand): Material[] =>
   there([{ what: { is: 'sticks', flat }, use: 'set out', amount: made, onHand }]);
 
+/** A board for each piece, where they stand on boards. */
+export const boardMaterials = (made: Ref<'pieces'>, boards: boolean | undefined): Material[] =>
+  boards ? there([{ what: { is: 'boards' }, use: 'set out', amount: made }]) : [];
+
 export const caseMaterials = (
   liner: Liner | undefined,
   made: Ref<'pieces'>,

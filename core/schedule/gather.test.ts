@@ -126,6 +126,18 @@ describe('the shopping list', () => {
     expect(names).toEqual(expect.arrayContaining(['Gel colour, green', 'Gel colour, gold']));
   });
 
+  it('has a row for the boards that mini cakes stand on, one a piece', () => {
+    const boards = (on: boolean) => {
+      const one = changed((line) => (line.family === 'mini' ? { ...line, boards: on } : line));
+      return needsOf(one, planWhole({ ...EVENING, run: one })).find(({ name }) => name === 'cake boards');
+    };
+    const minis = whole.lines.flatMap((plan) =>
+      plan.planned && plan.family === 'mini' ? [plan.parts.count.made.value] : [],
+    );
+    expect(boards(true)).toMatchObject({ by: 'pieces', amount: minis.reduce((sum, n) => sum + n, 0) });
+    expect(boards(false)).toBeUndefined();
+  });
+
   it('takes what the wish said to be there for what is there, before the cupboard', () => {
     const [some] = shoppingOf(run, whole, { ...kitchen, store: [] }).rows.filter(({ by }) => by === 'g');
     if (!some) throw new Error('something is weighed');

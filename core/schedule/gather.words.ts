@@ -35,6 +35,8 @@ export function materialWords(material: MaterialIs): MaterialWords {
         `${cases} for ${material.tin}`,
       );
     }
+    case 'boards':
+      return say('Boards', 'One a piece. Wiped, and sold for food.', 'cake boards');
     case 'biscuit':
       return say('Biscuit', 'Crushed fine.');
     case 'trimmings':

@@ -4,7 +4,7 @@ import { doneTests } from '../../caution/doneTests';
 import { cubeSection } from '../../piece';
 import type { Stratum, SumsSection } from '../emitted';
 import { NO_PARTS, type Parts, type Planned } from '../linePlan';
-import { finishMaterials, stickMaterials, toppingWords } from '../materials';
+import { boardMaterials, finishMaterials, stickMaterials, toppingWords } from '../materials';
 import { coatNotes } from '../notes';
 import { NOTES } from '../notes.words';
 import { cutRemainder } from '../remainder';
@@ -27,6 +27,7 @@ export function cutTold(made: CutMade): Planned {
     tasks: () => made.tasks,
     materials: () => [
       ...(made.stick ? stickMaterials(count.made, false, line.stickOnHand) : []),
+      ...boardMaterials(count.made, line.boards),
       ...finishMaterials(each, all),
     ],
     preparations: () => [...told.preparations(), { do: 'line sheets', sheets: sheets.count.value }],

@@ -31,6 +31,8 @@ export interface InWells {
   readonly spareHalves: number | null;
   readonly coat: MiniWellsLine['coat'];
   readonly fondant: boolean;
+  /** Whether each stands on a board. */
+  readonly boards?: boolean | undefined;
   /** Cases that are there, where somebody counted them. */
   readonly linersOnHand?: number | null | undefined;
   readonly supplies: (f: PlanFigures) => readonly Supplied[];

@@ -6,6 +6,7 @@ import { cupcakeCut, fingerSection, onCake, pairSection, type Section, sidesOf }
 import type { CutSays, Material, Stratum, SumsSection } from '../emitted';
 import { type Drawing, NO_PARTS, type Parts, type Planned } from '../linePlan';
 import {
+  boardMaterials,
   caseMaterials,
   coldBowl,
   finishMaterials,
@@ -136,6 +137,7 @@ function materialsOf({ how, loads, well, each, all }: WellsMade): Material[] {
     : [];
   return [
     ...caseMaterials(how.liner, loads.count.made, well.tin.name, how.linersOnHand),
+    ...boardMaterials(loads.count.made, how.boards),
     ...layer,
     ...finishMaterials(each, all),
   ];

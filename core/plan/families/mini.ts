@@ -41,6 +41,7 @@ const inWells = (
       spareHalves,
       coat: line.coat,
       fondant: line.fondant ?? false,
+      boards: line.boards,
       supplies: () => [],
       prepares: (tin) => ({ do: 'grease well', tin }),
       notes,

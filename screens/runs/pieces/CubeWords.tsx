@@ -40,6 +40,35 @@ export function FondantField({
   );
 }
 
+/** Mini cakes are often handed over on a board each. */
+export function BoardField({
+  boards,
+  onChange,
+}: {
+  readonly boards: boolean | undefined;
+  readonly onChange: (boards: boolean) => void;
+}) {
+  return (
+    <ChoiceValue
+      testID="value-boards"
+      label="Boards"
+      title="Boards"
+      value={boards ? 'yes' : 'no'}
+      text={boards ? 'Each on a board' : 'No boards'}
+      choices={[
+        { value: 'no', title: 'no boards' },
+        {
+          value: 'yes',
+          title: 'each on a board',
+          detail: 'Boards are set out and stand on the shopping list.',
+        },
+      ]}
+      onChoose={(choice) => onChange(choice === 'yes')}
+      after="."
+    />
+  );
+}
+
 type Sheet = Pick<SheetDoc, 'lengthMm' | 'widthMm'> | null;
 
 /** Sides of a sheet where its kitchen has none any more, mm. */
@@ -138,6 +167,7 @@ export function CubeWords({ line, set }: LineProps<CubeLine>) {
       <FrostingWords frosting={line.frosting} onChange={(label, frosting) => set(label, { frosting })} />
       <CoatWords coat={line.coat} optional onChange={(label, coat) => set(label, { coat })} />
       <FondantField fondant={line.fondant} onChange={(fondant) => set('Fondant', { fondant })} />
+      <BoardField boards={line.boards} onChange={(boards) => set('Boards', { boards })} />
     </>
   );
 }

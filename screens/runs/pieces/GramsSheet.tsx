@@ -28,7 +28,7 @@ export function GramsSheet({
         open
           ? {
               title,
-              value: valueG === null ? null : toShown(valueG, 'g', style),
+              value: valueG === null ? null : Number(toShown(valueG, 'g', style).toPrecision(4)),
               unit: typedUnit('g', style),
               decimals: 2,
               min: Number(toShown(minG, 'g', style).toPrecision(2)),

@@ -19,7 +19,7 @@ import {
 import { GramsSheet } from './GramsSheet';
 import { NameField, StockField } from './stockFields';
 import { CoatWords, FillingWords, FrostingWords } from './finish';
-import { FondantField } from './CubeWords';
+import { BoardField, FondantField } from './CubeWords';
 
 const FILL_CHOICES: readonly Choice<string>[] = [
   ...Object.entries(FINISHES).map(([key, finish]) => ({
@@ -243,6 +243,7 @@ export function MiniWellsWords({ line, set }: LineProps<MiniWellsLine>) {
       <FrostingWords frosting={line.frosting} onChange={(label, frosting) => set(label, { frosting })} />
       <CoatWords coat={line.coat} optional onChange={(label, coat) => set(label, { coat })} />
       <FondantField fondant={line.fondant} onChange={(fondant) => set('Fondant', { fondant })} />
+      <BoardField boards={line.boards} onChange={(boards) => set('Boards', { boards })} />
     </>
   );
 }

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 
-import { fromShown, showText, toShown, typedUnit } from '../../../core/quantity';
+import { showText } from '../../../core/quantity';
 
 import { useNumberStyle } from '../../../state/store';
 import { NumberSheet } from '../../../ui/numberSheet';
 
 import { ChoiceValue, Value } from '../../../ui/sentence';
 
+import { GramsSheet } from './GramsSheet';
 import { TextSheet, nameFault } from '../../../ui/textSheet';
 
 /** What is on the table of something: grams, or no limit. */
@@ -38,51 +39,16 @@ export function OnHandField({
         onChoose={(choice) => (choice === 'any' ? onSave(null) : setAsking(true))}
         after={after}
       />
-      <AskMass
+      <GramsSheet
         open={asking}
         title={label}
-        value={known}
+        valueG={known}
+        minG={0}
+        maxG={1_000_000}
         onClose={() => setAsking(false)}
-        onSave={(grams) => {
-          setAsking(false);
-          onSave(grams);
-        }}
+        onSave={onSave}
       />
     </>
-  );
-}
-
-function AskMass({
-  open,
-  title,
-  value,
-  onClose,
-  onSave,
-}: {
-  readonly open: boolean;
-  readonly title: string;
-  readonly value: number | null;
-  readonly onClose: () => void;
-  readonly onSave: (grams: number) => void;
-}) {
-  const style = useNumberStyle();
-  return (
-    <NumberSheet
-      ask={
-        open
-          ? {
-              title,
-              value: value === null ? null : Number(toShown(value, 'g', style).toPrecision(4)),
-              unit: typedUnit('g', style),
-              decimals: 2,
-              min: 0,
-              max: Math.round(toShown(1_000_000, 'g', style)),
-            }
-          : null
-      }
-      onClose={onClose}
-      onSave={(shown) => onSave(fromShown(shown, 'g', style))}
-    />
   );
 }
 
