@@ -1,4 +1,4 @@
-import { openDB, type IDBPDatabase, type IDBPTransaction } from 'idb';
+import { openDB, wrap, type IDBPDatabase, type IDBPTransaction } from 'idb';
 
 /**
  * The browser's database as AsyncStorage lays it out (one store of texts by key), opened by the package that AsyncStorage
@@ -86,7 +86,35 @@ export class Database {
   }
 
   private open(): Promise<IDBPDatabase> {
-    this.opened ??= openDB(this.name, VERSION, {
+    this.opened ??= this.openedByPage() ?? this.openNew();
+    return this.opened;
+  }
+
+  /** The connection that the served page opened before any script had come, once. */
+  private openedByPage(): Promise<IDBPDatabase> | null {
+    const page = globalThis as { carnelianStore?: Promise<IDBDatabase> | null };
+    const ahead = page.carnelianStore;
+    if (!ahead) return null;
+    page.carnelianStore = null;
+    return ahead.then(
+      (db) => {
+        const gone = () => {
+          this.opened = null;
+        };
+        if (db.name !== this.name || !db.objectStoreNames.contains(STORE)) {
+          db.close();
+          return this.openNew();
+        }
+        db.addEventListener('versionchange', () => this.letGo());
+        db.addEventListener('close', gone);
+        return wrap(db);
+      },
+      () => this.openNew(),
+    );
+  }
+
+  private openNew(): Promise<IDBPDatabase> {
+    return openDB(this.name, VERSION, {
       upgrade: (db) => {
         if (!db.objectStoreNames.contains(STORE)) db.createObjectStore(STORE);
       },
@@ -95,7 +123,6 @@ export class Database {
         this.opened = null;
       },
     });
-    return this.opened;
   }
 
   private letGo(): void {

@@ -8,6 +8,7 @@ import { NoAnswer } from './database';
 import { OLD_UNDO_KEY, STEPS_KEPT, StoreGone, type Crossed, type Landed, type Step } from './landing';
 import { KITCHEN_KEY, applied, exchange, inverse, keyOf, type Change, type Docs } from './docs';
 import { newStepId, oldSteps, readStep, readSteps, readText, type UndoStep } from './reading';
+import { readSeals, sealSoon, sumOf } from './seals';
 import type { DocStorage, Elsewhere } from './storage';
 
 export * from './docs';
@@ -69,6 +70,9 @@ function demoDocs(now: string): Docs {
 
 const asJson = (doc: AnyDoc | null | undefined): Json => (doc ?? null) as unknown as Json;
 
+/** A text that this build has read whole before. */
+const sealedText = (text: string) => ({ ok: true as const, doc: JSON.parse(text) as AnyDoc, older: null });
+
 const refusalOf = (fault: unknown): Refusal =>
   fault instanceof NoAnswer
     ? 'silent'
@@ -96,6 +100,8 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
     return text;
   };
   let crossings = 0;
+  /** Steps that another window took back, perhaps before this one had read them. */
+  const undoneSoon = new Set<string>();
   /** By key, the last change of the store that this window knows of. */
   const counts: Record<string, number> = {};
   /** What was heard of a document while changes of this window to it were on their way. */
@@ -174,6 +180,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
           queue.shift();
           storage.ahead(queue);
           landed(commit, result);
+          sealSoon(result.texts);
           refused = 0;
           if (get().unsaved !== null && queue.length === 0) set({ unsaved: null });
         } catch (fault) {
@@ -229,6 +236,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       const read = step && readStep(step);
       const { undoable } = get();
       if (read) set({ undoable: [...undoable, read].slice(-STEPS_KEPT) });
+      if (undone !== null) undoneSoon.add(undone);
       if (undone !== null) set({ undoable: undoable.filter(({ id }) => id !== undone) });
     };
 
@@ -258,13 +266,17 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
         found = await storage.read();
       }
       const { [OLD_UNDO_KEY]: old, ...documents } = found.documents;
-      const undoable = found.laid ? readSteps(found.steps) : oldSteps(old);
+      const seals = readSeals();
+      const isSealed = ([key, text]: readonly [string, string]) => seals[key] === sumOf(text);
+      // Where all is as it was, nothing has to be read against a schema before the first picture: the steps come after it.
+      const atOnce = !found.laid || !Object.entries(documents).every(isSealed);
+      const undoable = !found.laid ? oldSteps(old) : atOnce ? readSteps(found.steps) : [];
       if (!found.laid) await storage.adopt(undoable as unknown as readonly Step[]);
       const docs: Record<string, AnyDoc> = {};
       const odd: Omit<Aside, 'key'>[] = [];
       const older: unknown[] = [];
       for (const [key, text] of Object.entries(documents)) {
-        const one = readText(key, text);
+        const one = isSealed([key, text]) ? sealedText(text) : readText(key, text);
         if (one.ok && one.older !== null) older.push(one.older);
         if (one.ok) docs[key] = known[key] = one.doc;
         else odd.push({ from: key, text, fault: one.fault });
@@ -277,6 +289,16 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       // The kitchen is what all plans stand on: without one, an empty one is laid beside whatever was found.
       const whole = docs[KITCHEN_KEY] ? docs : { ...docs, [KITCHEN_KEY]: EMPTY_KITCHEN };
       set({ ready: true, unread: null, docs: whole, undoable, aside, older, drafts: found.drafts });
+      if (!atOnce) setTimeout(() => earlierSteps(found.steps), 0);
+      sealSoon(Object.fromEntries(Object.entries(documents).filter((one) => !isSealed(one))));
+    };
+
+    /** Puts the steps that were kept before those that were made or heard of meanwhile. */
+    const earlierSteps = (kept: readonly string[]) => {
+      const { undoable } = get();
+      const since = new Set(undoable.map(({ id }) => id));
+      const earlier = readSteps(kept).filter(({ id }) => !since.has(id) && !undoneSoon.has(id));
+      set({ undoable: [...earlier, ...undoable].slice(-STEPS_KEPT) });
     };
 
     const undoStep = (step: UndoStep) => {

@@ -17,9 +17,7 @@ export const storage = browserStorage();
 export const useDocuments = createDocumentStore(storage);
 
 /** Begins to read what this browser keeps; where there is nothing yet, the demo is laid out for now. */
-export const readDocuments = (): void => {
-  void useDocuments.getState().hydrate(localNow(Date.now()));
-};
+export const readDocuments = (): Promise<void> => useDocuments.getState().hydrate(localNow(Date.now()));
 
 export function useKitchen(): KitchenDoc {
   return useDocuments((state) => kitchenIn(state.docs));

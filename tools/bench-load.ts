@@ -12,7 +12,7 @@ import { CHROMIUM } from './chromium';
 const SLOWER = 4;
 const BYTES_PER_S = 1_600_000 / 8;
 const LATENCY_MS = 150;
-const TIMES = 3;
+const TIMES = 7;
 
 interface Load {
   readonly seenMs: number;

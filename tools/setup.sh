@@ -22,7 +22,7 @@ install_packages() {
 # The state of everything that goes into the built app, as one sum.
 source_sum() {
   find app screens ui state core demo workers public -type f ! -name '*.test.*' -print0 | sort -z | xargs -0 sha256sum |
-    cat - package-lock.json app.json babel.config.js metro.config.js tools/finish-build.ts | sha256sum | cut -d' ' -f1
+    cat - entry.ts package-lock.json app.json babel.config.js metro.config.js tools/finish-build.ts | sha256sum | cut -d' ' -f1
 }
 
 build_app() {
