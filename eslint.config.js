@@ -58,6 +58,8 @@ module.exports = defineConfig([
       '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
       'react/no-unescaped-entities': 'off',
       'import/no-named-as-default-member': 'off',
+      // The compiler knows what a namespace holds; this rule takes a third of the time to find out anew.
+      'import/namespace': 'off',
     },
   },
   {

@@ -13,7 +13,7 @@ function stop(words: string): never {
   process.exit(2);
 }
 
-const port = Number(option('port', process.env.PORT ?? '8137'));
+const port = Number(option('port', String(process.env.PORT ?? 8137)));
 const host = option('host', '127.0.0.1');
 const dist = resolve(option('dist', 'dist'));
 

@@ -182,11 +182,36 @@ function ofPage(page: string): BroughtIn {
       );
 }
 
+/** Letters of a page that are read: a long story with its recipe has a tenth of them. */
+const MOST_OF_A_PAGE = 400_000;
+
+/** A page without what it does not show. Gone through once: a pattern would look for each end from each beginning. */
+function withoutUnseen(page: string): string {
+  const low = page.toLowerCase();
+  const begins = /<(script|style|noscript|svg|head)\b/g;
+  const endless = new Set<string>();
+  let shown = '';
+  let from = 0;
+  for (let found = begins.exec(low); found; found = begins.exec(low)) {
+    const tag = found[1] ?? '';
+    if (endless.has(tag)) continue;
+    const end = low.indexOf(`</${tag}`, begins.lastIndex);
+    if (end < 0) {
+      endless.add(tag);
+      continue;
+    }
+    shown += `${page.slice(from, found.index)} `;
+    const closed = low.indexOf('>', end);
+    from = closed < 0 ? page.length : closed + 1;
+    begins.lastIndex = from;
+  }
+  return shown + page.slice(from);
+}
+
 /** What a page shows, a line for each block or row of a table. */
 function textOfPage(page: string): string {
-  return page
-    .slice(0, 2_000_000)
-    .replace(/<(script|style|noscript|svg|head)\b[^>]*>[^]*?<\/\1>/gi, ' ')
+  return withoutUnseen(page)
+    .slice(0, MOST_OF_A_PAGE)
     .replace(/<\/t[dh]>/gi, ' ')
     .replace(/<(?:\/(?:p|div|li|tr|h[1-6]|section|article|table|ul|ol|dd|dt)|br\b[^>]*)>/gi, '\n')
     .split('\n')
@@ -317,7 +342,8 @@ function ofText(text: string): BroughtIn {
       );
 }
 
-function formulasOf(text: string): FormulaDraft[] {
+function formulasOf(whole: string): FormulaDraft[] {
+  const text = whole.slice(0, MOST_OF_A_PAGE);
   const measures = guessMeasures(text);
   const page = readPage(text, measures);
   const weighs = (lines: readonly string[]) =>
@@ -325,7 +351,7 @@ function formulasOf(text: string): FormulaDraft[] {
   const parts = page.parts.filter(({ lines }) => weighs(lines));
   if (parts.length === 0) return ofProse(text, page, measures);
   const apart = parts.filter(({ makes }) => makes !== null);
-  const whole = parts.filter(({ makes }) => makes === null);
+  const wholes = parts.filter(({ makes }) => makes === null);
   const named = page.name?.slice(0, 120) ?? 'A formula without a name';
   const stated = { statedPieces: page.pieces, statedMin: within(page.bakeMin) };
   const lost = page.parts.filter(({ lines }) => !weighs(lines));
@@ -335,13 +361,13 @@ function formulasOf(text: string): FormulaDraft[] {
   ]
     .join('\n')
     .slice(0, 15_000);
-  const main = whole.length > 0 ? whole : apart.slice(0, 1);
+  const main = wholes.length > 0 ? wholes : apart.slice(0, 1);
   const lines = main.flatMap(({ title, lines: own }, i) =>
     title && (i > 0 || main.length > 1) ? [`${title}:`, ...own] : own,
   );
   const first = drafted(named, lines.slice(0, MAX_FORMULA_LINES), steps, stated, measures);
-  const makes = whole.length > 0 ? null : (main[0]?.makes ?? null);
-  const components = (whole.length > 0 ? apart : apart.slice(1)).map((part) => ({
+  const makes = wholes.length > 0 ? null : (main[0]?.makes ?? null);
+  const components = (wholes.length > 0 ? apart : apart.slice(1)).map((part) => ({
     ...drafted(
       `${named}: ${part.title ?? ''}`.slice(0, 120),
       part.lines.slice(0, MAX_FORMULA_LINES),

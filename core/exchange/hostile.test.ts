@@ -93,6 +93,8 @@ describe('files that something happened to', () => {
     ['a number without end', `{"kind":"run","version":2,"createdAt":${'9'.repeat(400_000)}}`],
     ['one word', 'a'.repeat(MOST_LETTERS)],
     ['ones', '1 '.repeat(MOST_LETTERS / 2)],
+    ['stops', '1. '.repeat(MOST_LETTERS / 3)],
+    ['headings of a page', '<h2>For the cake</h2><li>100 g flour</li>'.repeat(MOST_LETTERS / 50)],
     ['too long', ' '.repeat(MOST_LETTERS + 1)],
     ['a recipe of nothing', '{"@type":"Recipe","recipeIngredient":["' + '1 '.repeat(500_000) + '"]}'],
   ])('that are %s are refused or read', (_, text) => {

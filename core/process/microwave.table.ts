@@ -13,6 +13,8 @@ export const MICROWAVE = {
   /** Most of its rating that an oven gives to a large load, and the load at which coupling has come to 63 % of that, g. Basis: fitted. */
   bestShare: 0.92,
   couplingG: 90,
+  /** The least load that the sum is made for, g: of nothing at all no power is taken up, and none would ever be hot. */
+  leastG: 0.01,
   /** Waves get so far into batter, mm; what lies deeper waits for conduction, s for each mm at full power. Basis: fitted. */
   reachMm: 25,
   coreSPerMm: 22,

@@ -1,5 +1,6 @@
 import type { KitchenDoc, MicrowaveDoc } from '../../model/documents';
 import {
+  atLeast,
   calls,
   exp,
   measure,
@@ -20,7 +21,8 @@ import { MICROWAVE } from '../../process/microwave.table';
 import type { PlanFigures } from '../figures';
 import { MICRO } from './microwave.words';
 
-const { couplingG, bestShare, heatCapacity, latent, timeSpread, firstLookShare, evaporated } = MICROWAVE;
+const { couplingG, leastG, bestShare, heatCapacity, latent, timeSpread, firstLookShare, evaporated } =
+  MICROWAVE;
 
 /** What the batter turns in. */
 export interface MicroLoad {
@@ -109,9 +111,12 @@ export function addMicroOven(
   };
 }
 
-/** The share of the power that a load takes up. */
+/** The share of the power that a load takes up; of a load whose range begins at nothing as well, some of it. */
 const couplingOf = (load: Expr<'g'>): Expr<'1'> =>
-  times(bestShare, minus(1, exp(minus(0, over(load, measure(couplingG, 'g'))))));
+  times(
+    bestShare,
+    minus(1, exp(minus(0, over(atLeast(load, measure(leastG, 'g')), measure(couplingG, 'g'))))),
+  );
 
 /** Heat to warm a load through and to drive off its steam, over the power that it takes up. */
 function timeOf(
