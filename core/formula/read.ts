@@ -5,7 +5,7 @@ import {
   type Allergen,
   type Fault,
   type Measures,
-  type OwnMeasures,
+  type OwnKitchen,
   type ReadLine,
   type Role,
   type WholeSort,
@@ -89,8 +89,8 @@ export function massOf(lines: readonly ReadLine[], ...roles: readonly Role[]): n
 
 type Written = Pick<FormulaDoc, 'text' | 'measures' | 'takenFor'> &
   Partial<Pick<FormulaDoc, 'steps' | 'makes' | 'method'>>;
-/** What a formula's lines may be measured in: the kitchen's own measures. */
-export type Measuring = Pick<KitchenDoc, 'ownMeasures'>;
+/** What the kitchen has told of its measures and of things that no table knows. */
+export type Measuring = Pick<KitchenDoc, 'ownMeasures' | 'ownThings'>;
 
 /**
  * Reads a formula line by line, with the kitchen's own measures. Lines past the limit are kept in the document but not
@@ -99,35 +99,30 @@ export type Measuring = Pick<KitchenDoc, 'ownMeasures'>;
  * @param readings spares what was read before; the caller owns it
  */
 export function readFormula(doc: Written, kitchen: Measuring | null, readings?: Readings): ReadFormula {
-  const own = kitchen?.ownMeasures;
+  const own = kitchen ?? undefined;
   return readings ? readings.formula(doc, own) : read(doc, own, null);
 }
 
-/** What was read lately. Documents are replaced, never changed: each object is read once for each set of own measures. */
+/** What was read lately. Documents are replaced, never changed: each object is read once for what a kitchen has told. */
 export class Readings {
   private readonly formulas = new WeakMap<
     Written,
-    { readonly own: OwnMeasures | undefined; readonly read: ReadFormula }
+    { readonly own: OwnKitchen | undefined; readonly read: ReadFormula }
   >();
   /** Lines read lately: while somebody types, all lines but one are the same as before. */
   private readonly lines = new Map<string, ReadLine>();
-  private linesOwn: OwnMeasures | undefined;
+  private linesOwn: OwnKitchen | undefined;
 
-  formula(doc: Written, own: OwnMeasures | undefined): ReadFormula {
+  formula(doc: Written, own: OwnKitchen | undefined): ReadFormula {
     const known = this.formulas.get(doc);
-    if (known && known.own === own) return known.read;
+    if (known && sameTold(known.own, own)) return known.read;
     const made = read(doc, own, this);
     this.formulas.set(doc, { own, read: made });
     return made;
   }
 
-  line(
-    raw: string,
-    measures: Measures,
-    takenFor: string | undefined,
-    own: OwnMeasures | undefined,
-  ): ReadLine {
-    if (own !== this.linesOwn || this.lines.size >= RECENT_KEPT) this.lines.clear();
+  line(raw: string, measures: Measures, takenFor: string | undefined, own: OwnKitchen | undefined): ReadLine {
+    if (!sameTold(own, this.linesOwn) || this.lines.size >= RECENT_KEPT) this.lines.clear();
     this.linesOwn = own;
     const key = `${measures}\u0000${takenFor ?? ''}\u0000${raw}`;
     const known = this.lines.get(key) ?? readLine(raw, measures, takenFor, own);
@@ -137,7 +132,11 @@ export class Readings {
 }
 const RECENT_KEPT = 2000;
 
-function read(doc: Written, own: OwnMeasures | undefined, readings: Readings | null): ReadFormula {
+/** A kitchen that changed in something else has told the same of its things. */
+const sameTold = (a: OwnKitchen | undefined, b: OwnKitchen | undefined): boolean =>
+  a === b || (a?.ownMeasures === b?.ownMeasures && a?.ownThings === b?.ownThings);
+
+function read(doc: Written, own: OwnKitchen | undefined, readings: Readings | null): ReadFormula {
   const written = doc.text.split(/\r?\n/);
   const byRow = written.slice(0, MAX_FORMULA_LINES).map((raw) => {
     const takenFor = ownValue(doc.takenFor, raw.trim());

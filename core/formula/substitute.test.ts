@@ -98,7 +98,7 @@ describe('checks against what the writer says', () => {
   });
   it('reads a handful as this kitchen weighs it', () => {
     expect(readLine('2 handfuls raisins', 'metric').massG).toBe(70);
-    const own = readLine('2 handfuls raisins', 'metric', undefined, { handful: 31 });
+    const own = readLine('2 handfuls raisins', 'metric', undefined, { ownMeasures: { handful: 31 } });
     expect([own.massG, own.reading]).toEqual([62, '2 handfuls at {31 g}, as weighed here']);
   });
 });

@@ -150,6 +150,19 @@ export const prefsSchema = z.looseObject({
 });
 export type Prefs = z.infer<typeof prefsSchema>;
 
+const ownThingSchema = z.object({
+  /** As it is written in formulas. */
+  name: z.string().trim().min(1).max(80),
+  /** The key of what it is like in a cake; null where it is only weighed. */
+  like: z.string().max(80).nullable(),
+  /** g in a level US cup. */
+  cupG: grams(1, 2000).optional(),
+  /** g of one. */
+  pieceG: grams(0.01, 20_000).optional(),
+  /** g in a pack, by the kind of pack. */
+  packG: z.record(z.string().max(40), grams(0.1, 20_000)).optional(),
+});
+
 export const kitchenSchema = z.looseObject({
   kind: z.literal('kitchen'),
   version: z.literal(2),
@@ -184,6 +197,8 @@ export const kitchenSchema = z.looseObject({
   caseHighMm: millimetres(5, 120).optional(),
   /** Personal measures: the word a person uses → grams of one, weighed once. */
   ownMeasures: z.record(z.string().max(40), grams(0.1, 5000)).optional(),
+  /** Things that no table knew, or not by that measure: what was said of them once. */
+  ownThings: z.array(ownThingSchema).max(400).optional(),
   /** Metres above the sea. */
   altitudeM: z.number().min(-400, 'At least −400 m.').max(5000, 'At most 5000 m.').optional(),
   /** Smallest step of the scale, g. */

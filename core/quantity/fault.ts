@@ -3,6 +3,3 @@ export interface Fault {
   readonly fault: string;
   readonly mend: string;
 }
-
-/** Personal measures that somebody has weighed: the unit's key → g of one. */
-export type OwnMeasures = Readonly<Record<string, number>>;

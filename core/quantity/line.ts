@@ -1,12 +1,13 @@
 import { findIngredient } from './ingredientName';
-import { ingredientOf, type Ingredient } from './ingredients.table';
+import type { Ingredient } from './ingredients.table';
 import type { Amount } from './amount';
 import { cleanLine } from './reading/clean';
 import { kindOf } from './reading/kind';
 import { nameIn, nameOf, partOfEgg, partsOfFruit } from './reading/name';
 import { thingsOf, type Thing } from './reading/things';
 import { conflict, pick, readsOf, unknownMeasure, type Read, type Weighing } from './reading/weigh';
-import type { Fault, OwnMeasures } from './fault';
+import type { Fault } from './fault';
+import { isOwn, ownIngredientOf, ownThingIn, type OwnKitchen } from './own';
 import type { Measures } from './units.table';
 
 /** Eggs and packs are the same each time, fruit is not, and a pod only flavours. */
@@ -59,7 +60,10 @@ const MAX_THINGS = 12;
 /** Digits in a row that no amount has. */
 const LONG_NUMBER = /\d{9,}/;
 
-const NONE_WEIGHED: OwnMeasures = {};
+const NOTHING_TOLD: OwnKitchen = {};
+
+/** In the place of an ingredient: the line is a note, and nothing is weighed for it. */
+export const A_NOTE = 'a note';
 
 const BLANK: Omit<ReadLine, 'raw' | 'status'> = {
   ingredient: null,
@@ -80,27 +84,28 @@ const BLANK: Omit<ReadLine, 'raw' | 'status'> = {
 interface Asked {
   readonly raw: string;
   readonly measures: Measures;
-  readonly own: OwnMeasures;
+  readonly own: OwnKitchen;
 }
 
 /**
  * Reads one line of a formula as a person wrote it, in stages: cleaned, told apart from headings and steps, split into
  * things, each named and weighed.
  * @param measures which cup, spoon and egg the formula means
- * @param takenFor the key of the ingredient that the person says it is, where the name alone misleads
- * @param own what this kitchen's handful, dollop and scoop weigh, g, where somebody has weighed them
+ * @param takenFor the key of the ingredient that the person says it is, where the name alone misleads; or that it is a note
+ * @param own what this kitchen has told of its measures and of things that the table does not know
  */
 export function readLine(
   raw: string,
   measures: Measures,
   takenFor?: string,
-  own: OwnMeasures = NONE_WEIGHED,
+  own: OwnKitchen = NOTHING_TOLD,
 ): ReadLine {
   const asked = { raw, measures, own };
   if (raw.length > 4 * MAX_LINE_LETTERS) return tooLong(raw);
   const minus = belowZero(raw);
   const text = cleanLine(raw);
   if (text === '') return { ...BLANK, raw, status: 'blank' };
+  if (takenFor === A_NOTE) return { ...BLANK, raw, status: 'note', name: text };
   if (text.length > MAX_LINE_LETTERS) return tooLong(raw);
   if (LONG_NUMBER.test(text))
     return unread(asked, text, 'A number of that many digits is no amount.', 'Check it against the source.');
@@ -111,7 +116,7 @@ export function readLine(
       'An amount cannot be below zero.',
       'Write it without the minus; for a list dash, put a space after it.',
     );
-  const chosen = takenFor ? ingredientOf(takenFor) : null;
+  const chosen = takenFor ? ownIngredientOf(takenFor, own.ownThings) : null;
   const kind = chosen ? 'thing' : kindOf(text);
   if (kind === 'heading') return { ...BLANK, raw, status: 'heading', name: text.replace(/:$/, '') };
   if (kind !== 'thing') return { ...BLANK, raw, status: 'note', name: text };
@@ -170,7 +175,7 @@ function splitParts(thing: Thing, text: string): Thing[] {
 
 function withoutAmount(asked: Asked, text: string, chosen: Ingredient | null): ReadLine {
   const { raw } = asked;
-  const ingredient = chosen ?? findIngredient(nameIn(text));
+  const ingredient = chosen ?? ownThingIn(nameIn(text), asked.own.ownThings) ?? findIngredient(nameIn(text));
   if (/\d/.test(text.replace(/\d+(?:[.,]\d+)?\s*%/g, '')))
     return unread(
       asked,
@@ -211,13 +216,19 @@ const GRAM = {
 
 function readThing(asked: Asked, text: string, thing: Thing, chosen: Ingredient | null): ReadLine {
   const { raw, measures, own } = asked;
-  const { ingredient, called } = nameOf(thing, chosen);
+  const { ingredient, called } = nameOf(thing, chosen, own.ownThings);
   const name = ingredient?.name ?? called;
   if (!/\p{L}/u.test(name))
     return unread(asked, text, 'There is an amount but no ingredient.', 'Write what it is after the amount.');
   const measure = OWN_MEASURE.exec(thing.name)?.[1];
   const stated = thing.sums.flat().some((one) => one.amount.unit?.kind === 'mass');
-  if (measure && !stated && thing.sums[0]?.[0]?.amount.unit === null && !findIngredient(measure))
+  if (
+    measure &&
+    !stated &&
+    !isOwn(ingredient) &&
+    thing.sums[0]?.[0]?.amount.unit === null &&
+    !findIngredient(measure)
+  )
     return unread(
       asked,
       text,

@@ -122,7 +122,7 @@ export function LinesField({ text, onText, onBlur }: LinesFieldProps) {
   const rows = Math.min(Math.max(text.split('\n').length + 1, 6), wide ? 24 : 14);
   return (
     <Card title="As written">
-      <Small>One ingredient a line: cups, grams, spoons, sticks, eggs, as the book has it.</Small>
+      <Small>As the book has it: cups, grams, spoons, sticks, eggs. A line may name several things.</Small>
       <View>
         <TextInput
           mode="outlined"

@@ -22,6 +22,7 @@ import { CompareCard } from './CompareCard';
 import { HeightCard } from './HeightCard';
 import { PartsCard } from './PartsCard';
 import { ReadBack } from './ReadBack';
+import { useDoubts } from './useDoubts';
 import { ScaleCard } from './ScaleCard';
 import { Shares } from './Shares';
 
@@ -66,6 +67,7 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
     change(`${label} of ${doc.name}`, { [formulaKey(doc.id)]: { ...doc, text, ...over } });
     drop();
   };
+  const settling = useDoubts(settledDoc, text, read, put);
   const keepText = () => {
     if (typed !== null && typed !== doc.text) put('Lines', { text: typed });
     else if (typed !== null) drop();
@@ -96,6 +98,7 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
     <Screen
       broad
       title={doc.name}
+      under={settling.doubts.length > 0 ? `${counted(settling.doubts.length, 'line')} to settle` : undefined}
       onBack={() => router.navigate('/formulas')}
       foot={
         <MainAction
@@ -114,6 +117,7 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
         <View style={wide ? { flex: 1 } : undefined}>
           <ReadBack
             read={read}
+            {...settling}
             onTakenFor={takenFor}
             onSubstitute={(index, substitution) =>
               put(substitution.title, {

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { isBatter, type FormulaDoc } from '../../core/model/documents';
 import { METHODS } from '../../core/process/batter.table';
-import { showText, type NumberStyle } from '../../core/quantity';
-import { Readings, readFormula } from '../../core/formula';
+import { counted, showText, type NumberStyle } from '../../core/quantity';
+import { Readings, readFormula, unsureCount } from '../../core/formula';
 import { formulasIn } from '../../state/documents';
 import { useDocuments, useKitchen, useNumberStyle, useScreen } from '../../state/store';
 import { MainAction, QuietAction } from '../../ui/actions';
@@ -51,6 +51,7 @@ export function FormulasScreen() {
       <Columns>
         {formulas.map((formula) => {
           const read = readFormula(formula, kitchen, readings);
+          const unsure = unsureCount(formula, read);
           return (
             <Tap
               key={formula.id}
@@ -63,7 +64,9 @@ export function FormulasScreen() {
                 <View style={{ flex: 1 }}>
                   <Strong style={{ fontSize: 19 }}>{formula.name}</Strong>
                   <Small>{underOf(formula, read.massG, style)}</Small>
-                  {read.unread > 0 ? <Small style={{ color: warn }}>{`${read.unread} to mend`}</Small> : null}
+                  {unsure > 0 ? (
+                    <Small style={{ color: warn }}>{`${counted(unsure, 'line')} to settle`}</Small>
+                  ) : null}
                 </View>
                 <Icon name="next" color={inkSoft} />
               </View>

@@ -16,6 +16,7 @@ import { nameFault } from '../../ui/textSheet';
 import { space } from '../../ui/theme';
 import { FormulaSentence, LinesField } from './FormulaFields';
 import { ReadBack } from './ReadBack';
+import { useDoubts } from './useDoubts';
 
 const BLANK: FormulaDoc = {
   kind: 'formula',
@@ -68,6 +69,7 @@ export function NewFormulaScreen() {
     written.put(JSON.stringify(next));
     setFaults({ name: null, text: null });
   };
+  const settling = useDoubts(current, doc.text, read, (_, over) => set(over));
   const keep = () => {
     const name = nameFault(doc.name);
     const text =
@@ -113,6 +115,7 @@ export function NewFormulaScreen() {
         <View style={wide ? { flex: 1 } : undefined}>
           <ReadBack
             read={read}
+            {...settling}
             onTakenFor={(written, key) => {
               const takenFor: Record<string, string> = { ...doc.takenFor };
               if (key === null) delete takenFor[written];

@@ -1,22 +1,25 @@
-import { bakersPercent } from '../../core/formula';
+import { bakersPercent, type Choice, type Doubt, type ReadFormula } from '../../core/formula';
 import { memo, useState } from 'react';
 import { View } from 'react-native';
-import { TextInput } from 'react-native-paper';
-import type { ReadFormula } from '../../core/formula';
 import type { Substitution } from '../../core/formula/substitute';
-import { INGREDIENTS, inStyle, join, show, type ReadLine } from '../../core/quantity';
+import { A_NOTE, INGREDIENTS, inStyle, join, show, type OwnThing, type ReadLine } from '../../core/quantity';
 import { useNumberStyle } from '../../state/store';
 import { Card } from '../../ui/card';
 import { Icon } from '../../ui/icons';
 import { Notice } from '../../ui/notice';
-import { Sheet } from '../../ui/sheet';
 import { Tap } from '../../ui/tap';
 import { Body, Small, Strong } from '../../ui/text';
 import { FONT, space, useTokens } from '../../ui/theme';
+import { IngredientSheet } from './IngredientSheet';
 import { Substitutes } from './SubstituteSheet';
+import { Unsure } from './Unsure';
 
 interface ReadBackProps {
   readonly read: ReadFormula;
+  readonly doubts: readonly Doubt[];
+  readonly ownThings: readonly OwnThing[];
+  readonly onSettle: (doubt: Doubt, choice: Choice) => void;
+  readonly onTell: (thing: OwnThing) => void;
   /** Says what a written line is; null takes that back. */
   readonly onTakenFor: (written: string, key: string | null) => void;
   /** Puts something else in the place of a line; left out where the formula is not kept yet. */
@@ -24,7 +27,8 @@ interface ReadBackProps {
 }
 
 /** Each line read back in grams with what it was taken for, and what is wrong with it beside it. */
-export function ReadBack({ read, onTakenFor, onSubstitute }: ReadBackProps) {
+export function ReadBack(props: ReadBackProps) {
+  const { read, doubts, ownThings, onSettle, onTell, onTakenFor, onSubstitute } = props;
   const style = useNumberStyle();
   const [asked, setAsked] = useState<ReadLine | null>(null);
   const lines = read.lines.filter((line) => line.status !== 'blank');
@@ -41,6 +45,7 @@ export function ReadBack({ read, onTakenFor, onSubstitute }: ReadBackProps) {
           Nothing written yet. What you write on the left or above is read back here as you type.
         </Body>
       ) : null}
+      <Unsure doubts={doubts} ownThings={ownThings} onSettle={onSettle} onTell={onTell} />
       <View>
         {lines.map((line, i) => (
           <LineRow
@@ -162,41 +167,31 @@ function TakenForSheet({
   readonly onChoose: (key: string | null) => void;
   readonly onSubstitute: ((substitution: Substitution) => void) | null;
 }) {
-  const [search, setSearch] = useState('');
   const { line: lineColor } = useTokens();
-  const found = INGREDIENTS.filter((item) =>
-    [item.name, ...item.names].some((name) => name.includes(search.trim().toLowerCase())),
-  ).slice(0, 24);
+  const choice = (title: string, key: string | null) => (
+    <Tap onPress={() => onChoose(key)} style={{ borderBottomWidth: 1, borderBottomColor: lineColor }}>
+      <Strong>{title}</Strong>
+    </Tap>
+  );
   return (
-    <Sheet title="Taken for" visible={line !== null} onClose={onClose}>
-      <Small>
-        {line
+    <IngredientSheet
+      title="Taken for"
+      says={
+        line
           ? `"${line.raw.trim()}". Say what it is where the name alone misleads. To change the amount, change the line.`
-          : ''}
-      </Small>
-      {line && onSubstitute ? <Substitutes line={line} onChoose={onSubstitute} /> : null}
-      <TextInput
-        mode="outlined"
-        label="Find an ingredient"
-        aria-label="Find an ingredient"
-        value={search}
-        onChangeText={setSearch}
-      />
-      <Tap onPress={() => onChoose(null)} style={{ borderBottomWidth: 1, borderBottomColor: lineColor }}>
-        <Strong>As its name says</Strong>
-      </Tap>
-      {found.map((item) => (
-        <Tap
-          key={item.key}
-          onPress={() => onChoose(item.key)}
-          style={{ borderBottomWidth: 1, borderBottomColor: lineColor }}
-        >
-          <Body>{item.name}</Body>
-        </Tap>
-      ))}
-      {found.length === 0 ? (
-        <Body soft>No ingredient of that name is known. A line with grams works all the same.</Body>
-      ) : null}
-    </Sheet>
+          : ''
+      }
+      items={INGREDIENTS}
+      visible={line !== null}
+      onClose={onClose}
+      onChoose={onChoose}
+      above={line && onSubstitute ? <Substitutes line={line} onChoose={onSubstitute} /> : null}
+      first={
+        <>
+          {choice('As its name says', null)}
+          {choice('A note: nothing is weighed for it', A_NOTE)}
+        </>
+      }
+    />
   );
 }

@@ -12,6 +12,7 @@ import { Ovens } from './Ovens';
 import { Preferences } from './Preferences';
 import { StatedHere } from './StatedHere';
 import { SafeKeeping } from './SafeKeeping';
+import { OwnThings } from './OwnThings';
 import { OwnMeasures, StockCard, StoreCupboard } from './Stock';
 import { Microwaves } from './Microwaves';
 import { Moulds } from './Moulds';
@@ -72,6 +73,7 @@ export function KitchenScreen({ part: asked }: { readonly part?: string }) {
           <StockCard kitchen={kitchen} put={put} />
           <StoreCupboard kitchen={kitchen} put={put} />
           <OwnMeasures kitchen={kitchen} put={put} />
+          <OwnThings kitchen={kitchen} put={put} />
         </>
       ) : null}
       {part === 'kept' ? <SafeKeeping /> : null}

@@ -1,5 +1,6 @@
 import { findIngredient } from '../ingredientName';
 import type { Ingredient } from '../ingredients.table';
+import { ownThingIn, type OwnThing } from '../own';
 import { HARMLESS } from '../nameWords.table';
 import type { Thing } from './things';
 
@@ -42,9 +43,16 @@ const isTreatment = (text: string) =>
     .every((word) => HARMLESS.has(word));
 
 /** What a thing is called, and what that is. */
-export function nameOf({ name }: Pick<Thing, 'name'>, chosen: Ingredient | null): Named {
+export function nameOf(
+  { name }: Pick<Thing, 'name'>,
+  chosen: Ingredient | null,
+  things?: readonly OwnThing[],
+): Named {
   const written = nameIn(name);
   if (chosen) return { ingredient: chosen, called: written };
+  // What the kitchen said of a name goes before what the table makes of its words.
+  const own = ownThingIn(written, things);
+  if (own) return { ingredient: own, called: written };
   if (/\bwhites?\s+only\b/i.test(name))
     return { ingredient: findIngredient('egg whites'), called: 'egg whites' };
   if (/\byolks?\s+only\b/i.test(name))

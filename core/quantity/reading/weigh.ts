@@ -1,6 +1,8 @@
 import type { Amount } from '../amount';
 import { EGG_SIZE_G, FILLING_FACTOR, PIECE_SPREAD_SHARE, type Ingredient } from '../ingredients.table';
-import type { Fault, OwnMeasures } from '../fault';
+import type { Fault } from '../fault';
+import type { OwnKitchen } from '../own';
+import { singular } from '../plural';
 import { TABLE_CUP_ML, TABLE_TSP_ML, type Measures } from '../units.table';
 import type { Sum, Thing } from './things';
 
@@ -23,7 +25,7 @@ export interface Weighing {
   readonly measures: Measures;
   /** The line, for what it says of filling a cup, of the size of eggs, of heaped spoons. */
   readonly text: string;
-  readonly own: OwnMeasures;
+  readonly own: OwnKitchen;
 }
 
 /** The mass of an amount of an ingredient, or null where it cannot be known. */
@@ -54,7 +56,8 @@ function weigh(amount: Amount, { ingredient, measures, text, own }: Weighing): R
       if (usual !== undefined) return at(usual, PIECE_SPREAD_SHARE.other, ' each');
       return ingredient?.role === 'fat' ? at(size, unit.spreadShare) : read(null, 0, '');
     case 'personal': {
-      const weighed = Object.prototype.hasOwnProperty.call(own, unit.key) ? own[unit.key] : undefined;
+      const told = own.ownMeasures ?? {};
+      const weighed = Object.prototype.hasOwnProperty.call(told, unit.key) ? told[unit.key] : undefined;
       if (weighed !== undefined) return at(weighed, OWN_SPREAD_SHARE, ', as weighed here');
       const strong = unit.key === 'little' && ingredient?.tspG !== undefined;
       return at(
@@ -188,7 +191,10 @@ export function unknownMeasure(amount: Amount | undefined, name: string): [strin
     ];
   }
   if (!amount?.unit)
-    return [`What one ${name} weighs is not known.`, `Add the grams: ${amount?.text ?? '1'} (60 g) ${name}.`];
+    return [
+      `What one ${singular(name)} weighs is not known.`,
+      `Add the grams: ${amount?.text ?? '1'} (60 g) ${name}.`,
+    ];
   return [
     `What a ${amount.unit.key} of ${name} weighs is not known.`,
     `Add the grams: ${amount.text} (100 g) ${name}.`,
