@@ -1,5 +1,5 @@
 import { counted } from '../core/quantity';
-import { bringIn } from '../core/exchange/bringIn';
+import { bringIn, type FormulaDraft } from '../core/exchange/bringIn';
 import {
   formulaSchema,
   type FormulaDoc,
@@ -56,27 +56,7 @@ export function bring(text: string): Outcome {
       return { ok: true, words: `“${run.name}” is in.${alongWords(added)}`, go: { run: run.id } };
     }
     case 'formulas': {
-      const made: FormulaDoc[] = [];
-      for (const draft of read.formulas) {
-        const doc = readWith<FormulaDoc>(formulaSchema, {
-          ...draft,
-          kind: 'formula',
-          version: 1,
-          id: newId('formula'),
-        });
-        if (!doc.ok) return doc;
-        made.push(doc.value);
-      }
-      change(
-        `Bring in ${made[0]?.name ?? 'formulas'}`,
-        Object.fromEntries(made.map((doc) => [formulaKey(doc.id), doc])),
-      );
-      const [first] = made;
-      return {
-        ok: true,
-        words: made.length === 1 ? `“${first?.name}” is in.` : `${counted(made.length, 'formula')} are in.`,
-        go: first ? { formula: first.id } : {},
-      };
+      return keepFormulas(read.formulas);
     }
     case 'piece': {
       const { name } = read.piece;
@@ -119,6 +99,31 @@ export function bring(text: string): Outcome {
       };
     }
   }
+}
+
+/** Keeps formulas that were read from a text, as one step. */
+export function keepFormulas(drafts: readonly FormulaDraft[]): Outcome {
+  const made: FormulaDoc[] = [];
+  for (const draft of drafts) {
+    const doc = readWith<FormulaDoc>(formulaSchema, {
+      ...draft,
+      kind: 'formula',
+      version: 1,
+      id: newId('formula'),
+    });
+    if (!doc.ok) return doc;
+    made.push(doc.value);
+  }
+  change(
+    `Bring in ${made[0]?.name ?? 'formulas'}`,
+    Object.fromEntries(made.map((doc) => [formulaKey(doc.id), doc])),
+  );
+  const [first] = made;
+  return {
+    ok: true,
+    words: made.length === 1 ? `“${first?.name}” is in.` : `${counted(made.length, 'formula')} are in.`,
+    go: first ? { formula: first.id } : {},
+  };
 }
 
 /** What a file brought besides what it is of. */

@@ -120,6 +120,9 @@ interface ScreenState {
   /** Whether something is being brought in. */
   readonly bringing: boolean;
   readonly setBringing: (bringing: boolean) => void;
+  /** What waits for a formula to be brought in: a run that asks which one. */
+  readonly awaiting: ((formulaId: string) => void) | null;
+  readonly await: (then: ((formulaId: string) => void) | null) => void;
 }
 
 export const useScreen = create<ScreenState>((set) => ({
@@ -128,6 +131,8 @@ export const useScreen = create<ScreenState>((set) => ({
   closeWhy: () => set({ why: null }),
   bringing: false,
   setBringing: (bringing) => set({ bringing }),
+  awaiting: null,
+  await: (awaiting) => set({ awaiting }),
   lines: {},
   lookAt: (runId, lineId) => set(({ lines }) => ({ lines: { ...lines, [runId]: lineId } })),
 }));

@@ -24,10 +24,12 @@ interface SheetProps {
   readonly title: string;
   readonly visible: boolean;
   readonly onClose: () => void;
+  /** Wide enough for two columns, where the screen is. */
+  readonly broad?: boolean;
   readonly children: ReactNode;
 }
 
-function OpenSheet({ title, onClose, children }: SheetProps) {
+function OpenSheet({ title, onClose, broad, children }: SheetProps) {
   const { raised, ink } = useTokens();
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
@@ -45,6 +47,7 @@ function OpenSheet({ title, onClose, children }: SheetProps) {
         tabIndex={-1}
         style={[
           wide ? STYLES.side : STYLES.foot,
+          wide && broad ? STYLES.broad : null,
           { backgroundColor: raised, maxHeight: height * 0.9 },
           NO_RING,
         ]}
@@ -70,6 +73,7 @@ const STYLES = StyleSheet.create({
   shade: { ...StyleSheet.absoluteFill, backgroundColor: 'rgba(27, 19, 14, 0.45)' },
   foot: { width: '100%', borderTopLeftRadius: 22, borderTopRightRadius: 22 },
   side: { width: 460, marginRight: 24, borderRadius: 22 },
+  broad: { width: 1060 },
   head: {
     flexDirection: 'row',
     alignItems: 'center',

@@ -208,6 +208,12 @@ function withoutUnseen(page: string): string {
   return shown + page.slice(from);
 }
 
+/** What was brought in as a person sees it: a page without its tags, anything else as it is. */
+export function shownText(text: string): string {
+  const trimmed = text.replace(/^\uFEFF/, '').trim();
+  return isPage(trimmed) ? textOfPage(trimmed) : trimmed;
+}
+
 /** What a page shows, a line for each block or row of a table. */
 function textOfPage(page: string): string {
   return withoutUnseen(page)
@@ -352,7 +358,8 @@ function formulasOf(whole: string): FormulaDraft[] {
   if (parts.length === 0) return ofProse(text, page, measures);
   const apart = parts.filter(({ makes }) => makes !== null);
   const wholes = parts.filter(({ makes }) => makes === null);
-  const named = page.name?.slice(0, 120) ?? 'A formula without a name';
+  // A page that begins with a heading of its ingredients is called by it.
+  const named = (page.name ?? parts[0]?.title)?.slice(0, 120) || 'A formula without a name';
   const stated = { statedPieces: page.pieces, statedMin: within(page.bakeMin) };
   const lost = page.parts.filter(({ lines }) => !weighs(lines));
   const steps = [

@@ -1,5 +1,5 @@
 export { bakersPercent } from './checks';
-export { guessMeasures, massOf, readFormula, Readings } from './read';
+export { evidenceOfMeasures, guessMeasures, massOf, readFormula, Readings } from './read';
 export type { Measuring, ReadFormula, Weighed, WeighedLine } from './read';
 export { doubtsOf, settledText, unsureCount } from './doubts';
 export type { Choice, Doubt, Settling } from './doubts';

@@ -182,10 +182,18 @@ function ownValue(record: Readonly<Record<string, string>>, key: string): string
  * Which measures a text most likely means: sticks and bare cups are North American, grams with spoons metric.
  * A guess to start from; the person can change it.
  */
-export function guessMeasures(text: string): Measures {
-  if (/\b(stick|sticks|all-purpose|fl oz|quart)\b/i.test(text) || /\d\s*(oz|lb)\b/i.test(text)) return 'us';
-  if (/\bcups?\b/i.test(text) && !/\b(dl|caster|icing sugar|bicarb|plain flour)\b/i.test(text)) return 'us';
-  return 'metric';
+export const guessMeasures = (text: string): Measures => evidenceOfMeasures(text).measures;
+
+/** The same with the word of the text that it was guessed by; null where none tells. */
+export function evidenceOfMeasures(text: string): {
+  readonly measures: Measures;
+  readonly by: string | null;
+} {
+  const us = /\b(sticks?|all-purpose|fl oz|quart)\b/i.exec(text)?.[1] ?? /\d\s*(oz|lb)\b/i.exec(text)?.[1];
+  if (us !== undefined) return { measures: 'us', by: us };
+  const metric = /\b(dl|caster|icing sugar|bicarb|plain flour)\b/i.exec(text)?.[1] ?? null;
+  const cups = /\bcups?\b/i.exec(text)?.[0] ?? null;
+  return cups !== null && metric === null ? { measures: 'us', by: cups } : { measures: 'metric', by: metric };
 }
 
 /** What a line holds, by its own words; by what it was read as where they tell nothing. */

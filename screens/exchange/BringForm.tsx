@@ -2,29 +2,54 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
 import type { DocFault } from '../../core/exchange/read';
-import { bring } from '../../state/exchange';
+import { bringIn, type FormulaDraft } from '../../core/exchange/bringIn';
+import { useDraft } from '../../state/drafts';
+import { bring, keepFormulas } from '../../state/exchange';
+import { keepNow } from '../../state/snapshots';
+import { useScreen } from '../../state/store';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Notice } from '../../ui/notice';
 import { Body, Small } from '../../ui/text';
+import { Review } from './Review';
 import { textOf } from './textOf';
 
 /** More than this is not shown in the field: it would only be slow. */
 const SHOWN = 20_000;
+/** And more than this is not put down as a draft: the file is still there. */
+const MOST_DRAFT = 100_000;
 
 export function BringForm({ start, onDone }: { readonly start: string | null; readonly onDone: () => void }) {
   const router = useRouter();
-  const [text, setText] = useState(start ?? '');
+  // What was pasted and not kept yet outlives the page.
+  const draft = useDraft('bring-in', '');
+  const [text, put] = useState(start ?? draft.text);
+  const setText = (next: string) => {
+    put(next);
+    draft.put(next.slice(0, MOST_DRAFT));
+  };
+  const [review, setReview] = useState<readonly FormulaDraft[] | null>(null);
   const [faults, setFaults] = useState<readonly DocFault[]>([]);
   const [said, setSaid] = useState<{ readonly words: string; readonly go: () => void } | null>(null);
   const take = (from: string) => {
+    const read = bringIn(from);
+    if (read.ok && read.what === 'formulas') {
+      setText(from);
+      setFaults([]);
+      setReview(read.formulas);
+      return;
+    }
     const outcome = bring(from);
     if (!outcome.ok) {
       setFaults(outcome.faults);
       setText(from);
       return;
     }
+    told(outcome);
+  };
+  const told = (outcome: Extract<ReturnType<typeof bring>, { readonly ok: true }>) => {
     const { run, formula } = outcome.go;
     setFaults([]);
+    draft.drop();
     setSaid({
       words: outcome.words,
       go: () => {
@@ -50,6 +75,26 @@ export function BringForm({ start, onDone }: { readonly start: string | null; re
         <Body>{said.words}</Body>
         <MainAction title="Look at it" onPress={said.go} />
       </>
+    );
+  }
+  if (review) {
+    return (
+      <Review
+        text={text}
+        drafts={review}
+        onBack={() => setReview(null)}
+        onKeep={(drafts) => {
+          void keepNow('before bringing in');
+          const outcome = keepFormulas(drafts);
+          setReview(null);
+          if (!outcome.ok) return setFaults(outcome.faults);
+          const { awaiting } = useScreen.getState();
+          draft.drop();
+          if (!awaiting || !outcome.go.formula) return told(outcome);
+          onDone();
+          awaiting(outcome.go.formula);
+        }}
+      />
     );
   }
   const long = text.length > SHOWN;

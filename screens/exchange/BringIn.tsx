@@ -34,7 +34,7 @@ export function BringIn() {
     };
   }, [setOpen]);
   return (
-    <Sheet title="Bring in" visible={open} onClose={() => setOpen(false)}>
+    <Sheet broad title="Bring in" visible={open} onClose={() => setOpen(false)}>
       {open ? (
         <Suspense fallback={<Small>One moment.</Small>}>
           <BringForm

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { MAX_PIECES, type Family, type FormulaDoc, type RunDoc } from '../../core/model/documents';
 import { lineFromPiece } from '../../core/model/pieceDoc';
 import { shareLots } from '../../core/line/lots';
@@ -7,7 +7,7 @@ import { newLine, type CrumbStart } from '../../core/line/newLine';
 import { useNow } from '../../state/clock';
 import { formulasIn, piecesIn } from '../../state/documents';
 import { newId } from '../../state/ids';
-import { changeRun, useDocuments, useKitchen } from '../../state/store';
+import { changeRun, useDocuments, useKitchen, useScreen } from '../../state/store';
 import { dayText, localAt, localNow, toSaturday, whenText } from '../../state/time';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -75,11 +75,18 @@ export function NewRunScreen({
   const [count, setCount] = useState<number | null>(null);
   const [readyAt, setReadyAt] = useState<string | null>(null);
   const [asking, setAsking] = useState<'count' | 'when' | null>(null);
+  // A formula that is brought in meanwhile is the one that was meant.
+  const waitFor = useScreen((state) => state.await);
+  useEffect(() => {
+    waitFor(setFormulaId);
+    return () => waitFor(null);
+  }, [waitFor]);
   const choices = readyChoices(now);
   const counts = family === 'mug' ? MUG_COUNTS : COUNTS;
   const ownCount = count !== null && !counts.includes(count);
   const ownWhen = readyAt !== null && !choices.some((choice) => choice.local === readyAt);
-  const missing = !formulaId
+  const offered = [...formulas, ...pieces, ...noBaking].some(({ id }) => id === formulaId);
+  const missing = !offered
     ? 'Choose a formula'
     : count === null
       ? 'Choose how many'
@@ -128,8 +135,7 @@ export function NewRunScreen({
       <Heading level={3}>Which formula</Heading>
       {formulas.length + noBaking.length + pieces.length === 0 ? (
         <Card>
-          <Body>There is no formula yet. Write or paste one, then come back.</Body>
-          <QuietAction title="New formula" icon="plus" onPress={() => router.navigate('/formulas/new')} />
+          <Body>There is no formula yet. Write, paste or drop one here.</Body>
         </Card>
       ) : (
         <Chips label="Which formula">
@@ -155,6 +161,11 @@ export function NewRunScreen({
           ))}
         </Chips>
       )}
+      <QuietAction
+        title="Write, paste or drop another"
+        icon="plus"
+        onPress={() => useScreen.getState().setBringing(true)}
+      />
       <FieldFault words={fault} />
       <Heading level={3}>How many</Heading>
       <Chips label="How many">
