@@ -1,5 +1,5 @@
 import { INGREDIENTS, type Ingredient } from './ingredients.table';
-import { HARMLESS, OTHER_FORM, PLAIN_ONLY, PRODUCT_WORDS } from './nameWords.table';
+import { CUTS, HARMLESS, JOINING, OTHER_FORM, PLAIN_ONLY, PRODUCT_WORDS } from './nameWords.table';
 
 /** Lower case, without accents, apostrophes or punctuation, so that names compare as words. */
 function words(text: string): string {
@@ -36,12 +36,21 @@ interface Alias {
  */
 function isThatThing(hay: string, { end, length }: Alias): boolean {
   const listed = (text: string) => text.trim().split(' ').filter(Boolean);
-  if (listed(hay.slice(end - 1)).some((word) => PRODUCT_WORDS.has(word))) return false;
+  const after = listed(hay.slice(end - 1));
+  if (after.some((word) => PRODUCT_WORDS.has(word)) || !isTail(after)) return false;
   const alias = hay.slice(end - length, end).trim();
   const before = listed(hay.slice(0, end - length + 1));
   if (before.some((word) => OTHER_FORM.has(word))) return false;
   if (!PLAIN_ONLY.has(alias)) return true;
   return before.every((word) => HARMLESS.has(word) || word.length < 3 || /(?:ly|ed)$/.test(word));
+}
+
+/** Whether words behind a name only say how it is cut, treated or meant: rice bubbles are no rice. */
+function isTail(after: readonly string[]): boolean {
+  const ends = after.findIndex((word) => JOINING.has(word));
+  return (ends < 0 ? after : after.slice(0, ends)).every(
+    (word) => HARMLESS.has(word) || CUTS.has(word) || word.length < 3 || /(?:ly|ed|en|ing)$/.test(word),
+  );
 }
 
 interface Form {

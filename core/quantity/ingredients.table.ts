@@ -1,6 +1,7 @@
 import type { Allergen } from './allergens.table';
 import type { Ingredient, Role } from './ingredient';
 import { MORE_INGREDIENTS } from './ingredientsMore.table';
+import { ALSO_NAMED, RARE_INGREDIENTS } from './ingredientsRare.table';
 
 /**
  * What a cup, a spoon and a piece of each ingredient weigh, what it does in a batter, and what it warns of.
@@ -175,7 +176,7 @@ const STAPLES: readonly Ingredient[] = [
   other('seeds', 'seeds', 140, ['sunflower seeds', 'pumpkin seeds', 'mixed seeds']),
   other('small seeds', 'linseed', 165, ['chia seeds', 'chia', 'linseeds', 'flaxseed', 'flax seeds']),
   { key: 'rolled oats', name: 'rolled oats', names: ['oats', 'porridge oats', 'oatmeal', 'oatbran'], role: 'other', cupG: 90, allergens: ['gluten'] },
-  { key: 'biscuit crumb', name: 'biscuit crumb', names: ['biscuit crumbs', 'crushed biscuits', 'biscuits', 'digestive biscuits'], role: 'other', cupG: 100, allergens: ['gluten'] },
+  { key: 'biscuit crumb', name: 'biscuit crumb', names: ['biscuit crumbs', 'crushed biscuits', 'biscuits'], role: 'other', cupG: 100, allergens: ['gluten'] },
   other('desiccated coconut', 'desiccated coconut', 85, ['coconut', 'shredded coconut']),
   { key: 'semolina', name: 'semolina', names: [], role: 'other', cupG: 167, allergens: ['gluten'] },
   other('cornmeal', 'cornmeal', 140, ['polenta', 'maize meal']),
@@ -203,7 +204,12 @@ const STAPLES: readonly Ingredient[] = [
 ];
 
 /** Everything that can be read and weighed. */
-export const INGREDIENTS: readonly Ingredient[] = [...STAPLES, ...MORE_INGREDIENTS];
+export const INGREDIENTS: readonly Ingredient[] = [...STAPLES, ...MORE_INGREDIENTS, ...RARE_INGREDIENTS].map(
+  (one) => {
+    const also = ALSO_NAMED[one.name];
+    return also === undefined ? one : { ...one, names: [...one.names, ...also.split('|')] };
+  },
+);
 
 /**
  * Egg sizes without shell, g. Basis: typical; US and EU size classes less 11 % shell. One egg of a class spreads by

@@ -13,7 +13,7 @@ interface By {
   readonly pack?: Readonly<Record<string, number>>;
 }
 
-const row = (
+export const row = (
   role: Role,
   name: string,
   by: By,
@@ -166,7 +166,8 @@ export const MORE_INGREDIENTS: readonly Ingredient[] = [
   row('other', 'cake crumbs', { cup: 90 }, 'cake crumb|sponge crumbs|sponge crumb|crumbled cake|leftover cake|sponge cake crumbs|chocolate cake crumbs', 'gluten', 'wheat', 'egg', 'milk', 'unknown'),
   row('other', 'sponge cake', { cup: 90 }, 'sponge|chocolate sponge|vanilla sponge|plain sponge|madeira cake|pound cake|chocolate cake|vanilla cake|fruit cake|ginger cake|lemon cake|carrot cake|cupcakes|muffins|brownies|eggless sponge|angel food cake', 'gluten', 'wheat', 'egg', 'milk', 'unknown'),
   row('other', 'sponge fingers', { piece: 8 }, 'ladyfingers|lady fingers|savoiardi|boudoir biscuits', 'gluten', 'wheat', 'egg'),
-  row('other', 'plain biscuits', { cup: 100, piece: 12 }, 'butter biscuits|rich tea biscuits|tea biscuits|shortbread|shortbread biscuits|vanilla wafers|wafers|graham crackers|graham cracker|digestives|digestive biscuit|digestive|petit beurre|ginger biscuits|ginger nuts|gingernuts|gingersnaps|ginger snaps|speculoos|speculaas|caramelised biscuits|amaretti|amaretti biscuits|marie biscuits|arrowroot biscuits|oat biscuits|butter cookies|sugar cookies|cookies|crushed cookies|chocolate cookies|chocolate biscuits|chocolate chip cookies|bourbon biscuits|custard creams', 'gluten', 'wheat', 'milk', 'unknown'),
+  row('other', 'plain biscuits', { cup: 100, piece: 12 }, 'butter biscuits|rich tea biscuits|tea biscuits|shortbread|shortbread biscuits|vanilla wafers|wafers|graham crackers|graham cracker|petit beurre|ginger biscuits|ginger nuts|gingernuts|gingersnaps|ginger snaps|speculoos|speculaas|caramelised biscuits|amaretti|amaretti biscuits|marie biscuits|arrowroot biscuits|oat biscuits|butter cookies|sugar cookies|cookies|crushed cookies|chocolate cookies|chocolate biscuits|chocolate chip cookies|bourbon biscuits|custard creams', 'gluten', 'wheat', 'milk', 'unknown'),
+  row('other', 'digestive biscuits', { cup: 100, piece: 15 }, 'digestives|digestive biscuit|digestive|wheatmeal biscuits|sweetmeal biscuits', 'gluten', 'wheat'),
   row('other', 'graham cracker crumbs', { cup: 100 }, 'digestive biscuit crumbs|cookie crumbs|wafer crumbs|crushed graham crackers|biscuit base|shortbread crumbs', 'gluten', 'wheat', 'unknown'),
   row('other', 'sandwich cookies', { cup: 90, piece: 11 }, 'chocolate sandwich cookies|cream-filled cookies|chocolate sandwich biscuits', 'gluten', 'wheat', 'soya', 'unknown'),
   row('other', 'cream crackers', { cup: 60, piece: 7.5 }, 'crackers|water biscuits|saltines|saltine crackers', 'gluten', 'wheat'),
@@ -187,7 +188,7 @@ export const MORE_INGREDIENTS: readonly Ingredient[] = [
   row('chocolate', 'ganache', { cup: 270 }, 'chocolate ganache|white chocolate ganache', 'milk', 'soya'),
   row('sugar', 'fondant', { cup: 300 }, 'fondant icing|sugar paste|sugarpaste|ready-to-roll icing|ready to roll icing|roll-out icing|white fondant|modelling paste|gum paste|flower paste|modelling chocolate'),
   row('sugar', 'royal icing', { cup: 280 }, '', 'egg'),
-  row('sugar', 'lemon curd', { cup: 310, tsp: 6.5 }, 'lime curd|orange curd|passion fruit curd|fruit curd|curd', 'egg', 'milk'),
+  row('sugar', 'lemon curd', { cup: 310, tsp: 6.5 }, 'lime curd|orange curd|passion fruit curd|fruit curd', 'egg', 'milk'),
   row('fruit', 'pie filling', { cup: 260 }, 'cherry pie filling|apple pie filling|fruit filling|compote|fruit compote|cherry compote|berry compote'),
   row('fruit', 'jelly', { cup: 300, tsp: 6.5, pack: { packet: 135 } }, 'lemon jelly|jelly cubes|raspberry jelly|orange jelly|lime jelly|strawberry jelly|redcurrant jelly|apple jelly|jello|jelly powder'),
   row('sugar', 'meringues', { piece: 15, cup: 25 }, 'meringue|meringue nests|mini meringues', 'egg'),

@@ -2,6 +2,8 @@ import { findIngredient } from './ingredientName';
 import type { Ingredient } from './ingredients.table';
 import type { Amount } from './amount';
 import { cleanLine } from './reading/clean';
+import { HARMLESS } from './nameWords.table';
+import { singular } from './plural';
 import { kindOf } from './reading/kind';
 import { nameIn, nameOf, partOfEgg, partsOfFruit } from './reading/name';
 import { thingsOf, type Thing } from './reading/things';
@@ -204,6 +206,23 @@ function withoutAmount(asked: Asked, text: string, chosen: Ingredient | null): R
 /** "1 wineglass of sherry": a measure that nobody has told us of. */
 const OWN_MEASURE = /^\s*([a-z]{3,}(?:[ -][a-z]{3,})?)\s+of\s+(?=[a-z])/i;
 
+/**
+ * What a count is of where it is not of the thing itself: one sleeve of crackers, two trays of dates. It stands between the
+ * number and the thing, in the number that the thing is not.
+ */
+function holderIn({ name, sums }: Thing, ingredient: Ingredient | null): string | null {
+  const amount = sums[0]?.[0]?.amount;
+  if (!amount || amount.unit !== null || !ingredient?.pieceG || isOwn(ingredient)) return null;
+  const [first = '', ...rest] = nameIn(name).toLowerCase().split(' ');
+  const thing = rest.join(' ');
+  if (!/^[a-z]{4,}$/.test(first) || HARMLESS.has(first) || findIngredient(first)) return null;
+  const isPlural = (word: string) => /[^s]s$/.test(word);
+  if (!isPlural(thing) || findIngredient(thing) !== ingredient) return null;
+  if (findIngredient(nameIn(name)) === ingredient && ingredient.names.includes(nameIn(name).toLowerCase()))
+    return null;
+  return amount.high <= 1 || isPlural(first) ? singular(first) : null;
+}
+
 /** A bare number from this on is taken for grams where nothing is counted so. */
 const GRAMS_FROM = 20;
 const GRAM = {
@@ -234,6 +253,15 @@ function readThing(asked: Asked, text: string, thing: Thing, chosen: Ingredient 
       text,
       `How much a ${measure} is not known.`,
       `Add the grams: (60 g) behind it.`,
+      name,
+    );
+  const holder = stated ? null : holderIn(thing, ingredient);
+  if (holder)
+    return unread(
+      asked,
+      text,
+      `How much a ${holder} holds is not known.`,
+      'Add the grams: (150 g) behind it.',
       name,
     );
   const by: Weighing = { ingredient, measures, text: `${thing.name} ${text}`, own };

@@ -42,3 +42,19 @@ export const OTHER_FORM = words(`
   hazelnut pea peanut chickpea gram besan buckwheat spelt rye corn maize tapioca cassava potato banana teff millet sorghum quinoa
   goat goats sheep buffalo camel green herbal
 `);
+
+/** What a thing is cut into, and the forms in which it is sold, where they stand behind it. */
+export const CUTS = words(`
+  leaves leaf sheets sheet strips strip sticks stick stalks stalk pieces piece bits bit chunks chunk halves half quarters quarter
+  slices slice cubes cube dice wedges wedge segments segment kernels kernel rings ring rounds round shavings shaving curls curl
+  sprigs sprig bunch bunches heads head hearts heart shards shard matchsticks ribbons batons florets tops bottoms ends bottom top
+  block blocks tablets tablet discs disc rolls roll logs log lumps lump squares square blossoms blossom threads thread strands
+  flesh pulp meat root roots bulb fillets tin tins can cans jar jars pack packet bag box carton tub tube bottle pot
+  variety type kind grade brand size sized style equivalent temperature temp percent solids fat content total weight volume
+  each apiece extra optional needed required preferred essential please
+`);
+
+/** From such a word on a name is told no more, only what for or how. */
+export const JOINING = words(
+  'to as until til till for from into onto on at of and or but per about around plus minus if when so such like than without with that which depending according see not no nor use using',
+);

@@ -18,6 +18,17 @@ const BULLET = /^(?:[•◦▪▫■□○●◆◇▢☐☑☒✓✔✗✘·∙
 /** "1. 200 g flour", "2) 150 g butter", "a) 100 g sugar": the place in a list. */
 const NUMBERED = /^\(?(?:\d{1,2}|[a-z])[.)]\s+(?=[\p{L}\d½⅓⅔¼¾⅛(~])/u;
 
+/** Measures as German cooks write them: letters that the names of units have none of. */
+const GERMAN: readonly (readonly [RegExp, string])[] = [
+  [/(?<!\p{L})(?:Päckchen|Paeckchen|Pckg\.?|Tütchen)(?!\p{L})/giu, 'packet'],
+  [/(?<!\p{L})(?:Prisen?|Messerspitzen?|Msp\.?)(?!\p{L})/giu, 'pinch'],
+  [/(?<!\p{L})Tropfen(?!\p{L})/giu, 'drops'],
+  [/(?<!\p{L})gestr(?:ichener?|\.)(?!\p{L})/giu, 'level'],
+  [/(?<!\p{L})geh(?:äufter?|\.)(?!\p{L})/giu, 'heaped'],
+];
+const translated = (text: string): string =>
+  GERMAN.reduce((all, [word, english]) => all.replace(word, english), text);
+
 /** "1 & 1/2", "1 + 1/2 cups": one number, written in two parts. */
 const PARTED = /(\d)\s*[&+]\s*(?=(?:1\/2|1\/3|2\/3|1\/4|3\/4|1\/8|[½⅓⅔¼¾⅛])\s*[a-z])/gi;
 
@@ -53,7 +64,7 @@ export function cleanLine(raw: string): string {
     .trim();
   for (let match = BULLET.exec(text); match && match[0] !== ''; match = BULLET.exec(text))
     text = text.slice(match[0].length);
-  return text
+  return translated(text)
     .replace(NUMBERED, '')
     .replace(PARTED, '$1 ')
     .replace(AS_LARGE_AS, '1 $2-sized $1')
