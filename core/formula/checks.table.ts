@@ -6,7 +6,7 @@ interface Span {
 }
 const span = (low: number, high: number): Span => ({ low, high });
 
-/** Usual proportions of a batter by its kind, g to 100 g of flour; moisture is milk, water, juice and what eggs bring of it. */
+/** Usual proportions of a batter by its kind, g to 100 g of flour; moisture is the water of what is wet. */
 export interface Balance {
   readonly fat: Span;
   readonly egg: Span;
@@ -64,27 +64,6 @@ export const BALANCE: Readonly<Record<Method, Balance>> = {
 export const CHECKS = {
   bicarbonate: span(0.8, 2),
   salt: span(0, 3),
-} as const;
-
-/** Share of an egg that is water. Basis: typical. */
-export const EGG_WATER = 0.75;
-
-/** Fresh fruit and roots that bring their water, and how much of them it is. Basis: typical. */
-export const WET_FRUIT = {
-  water: 0.8,
-  keys: new Set([
-    'banana',
-    'apple',
-    'carrot',
-    'courgette',
-    'beetroot',
-    'pumpkin purée',
-    'sweet potato',
-    'berries',
-    'raspberries',
-    'redcurrants',
-    'apple sauce',
-  ]),
 } as const;
 
 /** g of a sour thing that use up a gram of bicarbonate. Basis: typical of kitchen equivalences. */

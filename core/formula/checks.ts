@@ -1,15 +1,6 @@
-import { ingredientsNamedIn, type Fault, type ReadLine, type Role } from '../quantity';
+import { compositionOf, ingredientsNamedIn, type Fault, type ReadLine, type Role } from '../quantity';
 import type { Method } from '../model/documents';
-import {
-  ACID_G,
-  ACID_SLACK,
-  BALANCE,
-  CHECKS,
-  EGG_WATER,
-  OTHER_ACID_G,
-  STATED,
-  WET_FRUIT,
-} from './checks.table';
+import { ACID_G, ACID_SLACK, BALANCE, CHECKS, OTHER_ACID_G, STATED } from './checks.table';
 
 const round = (value: number) => String(Number(value.toPrecision(2)));
 
@@ -58,7 +49,7 @@ export function checkFormula(lines: readonly ReadLine[], method: Method = 'cream
   );
   ratio(
     'Moisture',
-    of('liquid', 'dairy') + EGG_WATER * of('egg') + WET_FRUIT.water * wetFruitG(lines),
+    moistureG(lines),
     usual.moisture,
     'Milk, water, juice and what eggs bring: too little is dry, too much does not set.',
   );
@@ -84,11 +75,18 @@ const NO_FLOUR: Fault = {
   mend: 'If one of the lines is a flour, tap it and say which.',
 };
 
-const wetFruitG = (lines: readonly ReadLine[]): number =>
-  lines.reduce(
-    (sum, { ingredient, massG }) => sum + (ingredient && WET_FRUIT.keys.has(ingredient.key) ? massG : 0),
-    0,
-  );
+/** These are as dry as their water is bound: it does not loosen a batter. */
+const DRY: ReadonlySet<Role> = new Set(['flour', 'starch', 'nut', 'cocoa', 'chocolate', 'other']);
+/** What holds less water than this gives none of it off. */
+const LEAST_WATER = 0.4;
+
+/** Water that a batter has to work with, g: of what is wet, by how much water it holds. */
+const moistureG = (lines: readonly ReadLine[]): number =>
+  lines.reduce((sum, { ingredient, massG }) => {
+    if (!ingredient || DRY.has(ingredient.role)) return sum;
+    const { water } = compositionOf(ingredient);
+    return water < LEAST_WATER ? sum : sum + water * massG;
+  }, 0);
 
 /** Bicarbonate that the sour things of a batter use up, g. */
 function acidUsesG(lines: readonly ReadLine[]): number {

@@ -22,6 +22,7 @@ export { A_NOTE, readLine } from './line';
 export { toldOf, unitAsked, waysIn } from './asked';
 export type { AskedUnit } from './asked';
 export { likelyIngredients } from './likely';
+export { compositionOf, heldIn } from './composition';
 export type { Fault } from './fault';
 export type { OwnKitchen, OwnThing } from './own';
 export type { LineStatus, ReadLine, WholeSort, WholeThing } from './line';

@@ -24,7 +24,7 @@ import { PartsCard } from './PartsCard';
 import { ReadBack } from './ReadBack';
 import { useDoubts } from './useDoubts';
 import { ScaleCard } from './ScaleCard';
-import { Shares } from './Shares';
+import { Held, Shares } from './Shares';
 
 /** One formula: as written on one side, as read on the other. */
 export function FormulaScreen({ id }: { readonly id: string }) {
@@ -129,6 +129,7 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
       </View>
       <Card title="Made of">
         <Shares lines={read.lines} />
+        <Held lines={read.lines} />
       </Card>
       <HeightCard doc={{ ...doc, text: settled }} read={read} onTake={(over) => put('Height', over)} />
       <ScaleCard doc={settledDoc} read={read} onKeep={(next) => put('Scale', { text: next })} />

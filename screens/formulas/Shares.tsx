@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { massOf } from '../../core/formula';
 import { SHARE_GROUPS } from '../../core/formula/compare';
-import type { ReadLine } from '../../core/quantity';
+import { heldIn, type ReadLine } from '../../core/quantity';
 import { Small } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 
@@ -38,5 +38,19 @@ export function Shares({ lines }: { readonly lines: readonly ReadLine[] }) {
       </View>
       <Small>{bands.map((band) => `${band.name} ${Math.round(band.share * 100)} %`).join(', ')}</Small>
     </View>
+  );
+}
+
+/** Water, fat and sugar of the whole, by what such things usually hold. */
+export function Held({ lines }: { readonly lines: readonly ReadLine[] }) {
+  const weighed = lines.filter(({ status }) => status === 'read');
+  const { water, fat, sugar, ofG } = heldIn(weighed);
+  if (ofG === 0) return null;
+  const share = (g: number) => `${Math.round((g / ofG) * 100)} %`;
+  const unknown = weighed.some(({ ingredient }) => ingredient === null);
+  return (
+    <Small>
+      {`Water ${share(water)}, fat ${share(fat)}, sugar ${share(sugar)}, by usual figures${unknown ? ', of what is known' : ''}.`}
+    </Small>
   );
 }
