@@ -1,5 +1,6 @@
 import { compositionOf, ingredientsNamedIn, type Fault, type ReadLine, type Role } from '../quantity';
 import type { Method } from '../model/documents';
+import { readSteps } from './steps';
 import { ACID_G, ACID_SLACK, BALANCE, CHECKS, OTHER_ACID_G, STATED } from './checks.table';
 
 const round = (value: number) => String(Number(value.toPrecision(2)));
@@ -126,6 +127,25 @@ export function checkSteps(lines: readonly ReadLine[], steps: string): Fault[] {
       fault: `The steps speak of ${word}, which the list does not have.`,
       mend: 'Add a line with its amount, or mend the step.',
     }));
+}
+
+/** Steps and formula may differ by so much before it is told, K: a dial has marks every 10. */
+const OVEN_SLACK_K = 6;
+
+/** The oven that the steps speak of against the one that the formula stands at: the time goes by the second. */
+export function checkOven(steps: string, ovenC: number | undefined): Fault[] {
+  if (ovenC === undefined || ovenC <= 0) return [];
+  const temps = readSteps(steps, [])
+    .filter(({ text }) => /\b(?:bake|baked|oven|preheat)\b/i.test(text))
+    .flatMap(({ tempsC }) => tempsC);
+  const [first] = temps;
+  if (first === undefined || temps.some((one) => Math.abs(one - ovenC) <= OVEN_SLACK_K)) return [];
+  return [
+    {
+      fault: `The steps bake at {${first} °C}, the formula stands at {${ovenC} °C}.`,
+      mend: 'Change one of them: times are reckoned for the second.',
+    },
+  ];
 }
 
 /** What a writer says of yield and time against the sums. */

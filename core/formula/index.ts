@@ -1,5 +1,7 @@
 export { bakersPercent } from './checks';
 export { evidenceOfMeasures, guessMeasures, massOf, readFormula, Readings } from './read';
 export type { Measuring, ReadFormula, Weighed, WeighedLine } from './read';
+export { readSteps } from './steps';
+export type { ReadStep, StepUse } from './steps';
 export { doubtsOf, settledText, unsureCount } from './doubts';
 export type { Choice, Doubt, Settling } from './doubts';

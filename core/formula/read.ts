@@ -10,7 +10,7 @@ import {
   type Role,
   type WholeSort,
 } from '../quantity';
-import { checkFormula, checkSteps } from './checks';
+import { checkFormula, checkOven, checkSteps } from './checks';
 
 export interface ReadFormula {
   /** Every thing that the lines name: more than one for a line that names several. */
@@ -88,7 +88,7 @@ export function massOf(lines: readonly ReadLine[], ...roles: readonly Role[]): n
 }
 
 type Written = Pick<FormulaDoc, 'text' | 'measures' | 'takenFor'> &
-  Partial<Pick<FormulaDoc, 'steps' | 'makes' | 'method'>>;
+  Partial<Pick<FormulaDoc, 'steps' | 'makes' | 'method' | 'ovenC'>>;
 /** What the kitchen has told of its measures and of things that no table knows. */
 export type Measuring = Pick<KitchenDoc, 'ownMeasures' | 'ownThings'>;
 
@@ -169,6 +169,7 @@ function read(doc: Written, own: OwnKitchen | undefined, readings: Readings | nu
       ...tooLong,
       ...(doc.makes === undefined || doc.makes === 'batter' ? checkFormula(lines, doc.method) : []),
       ...checkSteps(lines, doc.steps ?? ''),
+      ...(doc.makes === undefined || doc.makes === 'batter' ? checkOven(doc.steps ?? '', doc.ovenC) : []),
     ],
     weighed: weighedOf(lines, at),
   };

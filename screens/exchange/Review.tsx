@@ -2,13 +2,14 @@ import { useMemo, useState } from 'react';
 import { ScrollView, View, type ViewStyle } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { shownText, type FormulaDraft } from '../../core/exchange/bringIn';
-import { evidenceOfMeasures, readFormula } from '../../core/formula';
+import { evidenceOfMeasures, readFormula, readSteps } from '../../core/formula';
 import type { FormulaDoc } from '../../core/model/documents';
 import { counted } from '../../core/quantity';
 import { useKitchen } from '../../state/store';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { useWide } from '../../ui/screen';
+import { Steps, asWritten } from '../../ui/steps';
 import { nameFault } from '../../ui/textSheet';
 import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
@@ -119,7 +120,7 @@ function Understood({
   const read = useMemo(() => readFormula(doc, kitchen), [doc, kitchen]);
   const put = (_: string, over: Partial<FormulaDoc>) => onPut({ doc: { ...doc, ...over } });
   const settling = useDoubts(doc, doc.text, read, put);
-  const steps = doc.steps.split('\n').filter((step) => step.trim() !== '');
+  const steps = useMemo(() => readSteps(doc.steps, read.lines), [doc.steps, read.lines]);
   const told = [
     doc.statedPieces ? `The page says that it makes ${doc.statedPieces}.` : null,
     doc.statedMin ? `It bakes ${doc.statedMin} min there.` : null,
@@ -153,9 +154,7 @@ function Understood({
             }}
           />
           {steps.length > 0 ? <Strong>{counted(steps.length, 'step')}</Strong> : null}
-          {steps.map((step, i) => (
-            <Small key={`${i} ${step}`}>{`${i + 1}. ${step}`}</Small>
-          ))}
+          <Steps steps={steps} amountOf={asWritten} />
         </>
       ) : null}
     </Card>

@@ -4,7 +4,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { formulasNamed } from '../../core/model/references';
 import type { FormulaDoc } from '../../core/model/documents';
-import { readFormula } from '../../core/formula';
+import { readFormula, readSteps } from '../../core/formula';
 import { substitute } from '../../core/formula/substitute';
 import { formulaIn, formulaKey, runsIn } from '../../state/documents';
 import { useDraft } from '../../state/drafts';
@@ -14,6 +14,7 @@ import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Notice } from '../../ui/notice';
 import { Screen, useWide } from '../../ui/screen';
+import { Steps, asWritten } from '../../ui/steps';
 import { Body } from '../../ui/text';
 import { TextSheet, nameFault, type TextAsk } from '../../ui/textSheet';
 import { space } from '../../ui/theme';
@@ -67,6 +68,7 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
     change(`${label} of ${doc.name}`, { [formulaKey(doc.id)]: { ...doc, text, ...over } });
     drop();
   };
+  const steps = useMemo(() => readSteps(doc.steps, read.lines), [doc.steps, read.lines]);
   const settling = useDoubts(settledDoc, text, read, put);
   const keepText = () => {
     if (typed !== null && typed !== doc.text) put('Lines', { text: typed });
@@ -136,7 +138,8 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
       <CompareCard doc={doc} read={read} />
       <PartsCard doc={doc} onChange={put} />
       <Card title="Steps">
-        <Body soft={doc.steps === ''}>{doc.steps || 'No steps written.'}</Body>
+        {steps.length === 0 ? <Body soft>No steps written.</Body> : null}
+        <Steps steps={steps} amountOf={asWritten} />
         <QuietAction title="Change the steps" onPress={() => setAsking('steps')} />
       </Card>
       <QuietAction title="Rename" onPress={() => setAsking('name')} />

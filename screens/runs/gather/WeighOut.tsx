@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import type { RunDoc } from '../../../core/model/documents';
+import { readSteps } from '../../../core/formula';
 import { bowlsOf, tickKey, ticksOf, withTicks, type Bowl } from '../../../core/plan/bowls';
 import type { GatherGroup, Thing } from '../../../core/schedule/gather';
 import { weighOut } from '../../../core/plan/weighOut';
@@ -10,6 +11,7 @@ import { whenText } from '../../../state/time';
 import { useNow } from '../../../state/clock';
 import { Card } from '../../../ui/card';
 import { Icon } from '../../../ui/icons';
+import { Steps } from '../../../ui/steps';
 import { Tap } from '../../../ui/tap';
 import { Body, Small, Strong } from '../../../ui/text';
 import { FONT, space, useTokens } from '../../../ui/theme';
@@ -105,7 +107,7 @@ function BowlCard(props: GroupProps) {
       {batch.toTaste.map((line) => (
         <Body key={line.raw}>{`${line.raw.trim()}: no amount is written`}</Body>
       ))}
-      <Steps text={batch.into ? STIR : batch.formula.steps} />
+      <BowlSteps batch={batch} text={batch.into ? STIR : batch.formula.steps} />
     </Card>
   );
 }
@@ -145,19 +147,26 @@ function PartRow({
   );
 }
 
-function Steps({ text }: { readonly text: string }) {
-  const steps = text.split('\n').filter((step) => step.trim());
+/** What is done with the bowl, each step with this batch's amounts. */
+function BowlSteps({ batch, text }: { readonly batch: Bowl['batch']; readonly text: string }) {
+  const items = batch.ingredients;
+  const steps = readSteps(
+    text,
+    items.map(({ line }) => line),
+  );
   if (steps.length === 0) return null;
   return (
-    <View style={{ gap: space(0.5) }}>
+    <>
       <Strong>Then</Strong>
-      {steps.map((step, i) => (
-        <View key={step} style={{ flexDirection: 'row', gap: space(1.5) }}>
-          <Strong style={{ width: 20 }}>{String(i + 1)}</Strong>
-          <Body style={{ flex: 1 }}>{step}</Body>
-        </View>
-      ))}
-    </View>
+      <Steps
+        steps={steps}
+        amountOf={({ line, share }) => {
+          const item = items.find((one) => one.line === line);
+          const count = item?.whole ? item.whole.value * share : null;
+          return item ? { massG: item.mass.value * share, count } : null;
+        }}
+      />
+    </>
   );
 }
 
