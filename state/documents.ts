@@ -1,7 +1,7 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import type { AnyDoc } from '../core/model/documents';
 import { readDocument } from '../core/exchange/migrate';
-import { nameOf, threeWay, type Json } from '../core/exchange/threeWay';
+import { putAt, threeWay, type Json } from '../core/exchange/threeWay';
 import { DEMO_FORMULAS, DEMO_KITCHEN, EMPTY_KITCHEN, demoRuns } from '../demo';
 import type { Commit } from './ahead';
 import { NoAnswer } from './database';
@@ -359,7 +359,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
         const { key, path, mine, theirs } = crossing;
         const gone = theirs === undefined && path.length === 0;
         if (take === 'as it stands') return;
-        const whole = gone ? mine : path.length === 0 ? theirs : put(asJson(get().docs[key]), path, theirs);
+        const whole = gone ? mine : path.length === 0 ? theirs : putAt(asJson(get().docs[key]), path, theirs);
         const read = readDocument(whole);
         if (read.ok) get().change(gone ? 'Put back' : 'Take the other window’s', { [key]: read.value });
       },
@@ -386,22 +386,4 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       },
     };
   });
-}
-
-/** A document with the value at a place put in; undefined takes it out. */
-function put(doc: Json | undefined, path: readonly string[], value: Json | undefined): Json | undefined {
-  const [first, ...rest] = path;
-  if (first === undefined) return value;
-  if (Array.isArray(doc)) {
-    const list = doc as readonly Json[];
-    const is = (item: Json) => first === nameOf(item);
-    const found = list.some(is);
-    const one = put(list.find(is), rest, value);
-    if (!found) return one === undefined ? list : [...list, one];
-    return list.flatMap((item) => (is(item) ? (one === undefined ? [] : [one]) : [item]));
-  }
-  const thing = (doc ?? {}) as Readonly<Record<string, Json>>;
-  const { [first]: old, ...others } = thing;
-  const one = put(old, rest, value);
-  return one === undefined ? others : { ...thing, [first]: one };
 }

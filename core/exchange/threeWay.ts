@@ -115,3 +115,21 @@ function ofLists(
   }
   return { value, clashes };
 }
+
+/** A document with the value at a place put in; undefined takes it out. */
+export function putAt(doc: Some, path: readonly string[], value: Some): Some {
+  const [first, ...rest] = path;
+  if (first === undefined) return value;
+  if (Array.isArray(doc)) {
+    const list = doc as readonly Json[];
+    const is = (item: Json) => first === nameOf(item);
+    const found = list.some(is);
+    const one = putAt(list.find(is), rest, value);
+    if (!found) return one === undefined ? list : [...list, one];
+    return list.flatMap((item) => (is(item) ? (one === undefined ? [] : [one]) : [item]));
+  }
+  const thing = (doc ?? {}) as Readonly<Record<string, Json>>;
+  const { [first]: old, ...others } = thing;
+  const one = putAt(old, rest, value);
+  return one === undefined ? others : { ...thing, [first]: one };
+}

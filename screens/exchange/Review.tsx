@@ -1,7 +1,8 @@
 import { useMemo, useState } from 'react';
 import { ScrollView, View, type ViewStyle } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { shownText, type FormulaDraft } from '../../core/exchange/bringIn';
+import type { FormulaDraft } from '../../core/exchange/bringIn';
+import { shownText } from '../../core/exchange/pageText';
 import { evidenceOfMeasures, readFormula, readSteps } from '../../core/formula';
 import type { FormulaDoc } from '../../core/model/documents';
 import { counted } from '../../core/quantity';
