@@ -35,9 +35,12 @@ function onScale(massG: number, stepG: number, style: NumberStyle): string {
   return `${formatNumber(Math.round(massG / stepG) * stepG, decimals, style.decimal)} g`;
 }
 
+/** Zest of two oranges is weighed by the orange. */
+const PART_OF_FRUIT = /\b(?:zest|juice|peel)$/;
+
 /** So many of what is called by its pack or by its own name: "2 tins", "1½ pods". */
 const named = (many: string, count: number, one: string, name: string) =>
-  one === name ? many : `${many} ${plural(one, Math.ceil(count))}`;
+  PART_OF_FRUIT.test(name) ? `of ${many}` : one === name ? many : `${many} ${plural(one, Math.ceil(count))}`;
 
 /** How to come by a weighed part of things that come whole: "2 whole and 14 g of another, beaten". */
 function inParts(

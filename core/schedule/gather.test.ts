@@ -155,6 +155,20 @@ describe('the shopping list', () => {
     for (const { by, amount } of eggs) expect([by, Number.isInteger(amount)]).toEqual(['pieces', true]);
   });
 
+  it('buys the fruit where its zest and its juice are used, once for both', () => {
+    const all = (formulas: typeof EVENING.formulas) =>
+      needsOf(run, planWhole({ ...EVENING, formulas })).filter(({ name }) => /orange|zest|juice/i.test(name));
+    const zest = all(EVENING.formulas);
+    expect(zest.map(({ name, by }) => [name, by])).toContainEqual(['orange', 'pieces']);
+    expect(zest.some(({ name }) => /zest/i.test(name))).toBe(false);
+    const both = EVENING.formulas.map((one) => ({
+      ...one,
+      text: one.text.replace('zest of 1 orange', 'zest and juice of 1 orange'),
+    }));
+    const amount = (rows: typeof zest) => rows.find(({ name }) => name === 'orange')?.amount;
+    expect(amount(all(both))).toBe(amount(zest));
+  });
+
   it('adds up a thing over all bowls, by hand from the figures', () => {
     let sum = 0;
     for (const { batch } of bowlsOf(run, whole)) {

@@ -72,6 +72,9 @@ function keyIn({ key }: Ingredient, name: string): string {
   return words.length === 0 ? key : `${key}: ${words.join(' ')}`;
 }
 
+/** What is grated or pressed from a fruit is bought as the fruit. */
+const PART_OF_FRUIT = /^(.*\S)\s+(zest|juice|peel)$/i;
+
 /** Adds up all that a run takes: every bowl once, and what no bowl holds. Tap water is left out. */
 export function needsOf(run: RunDoc, whole: RunPlan): Need[] {
   return [...takenBy(run, whole).needs];
@@ -91,6 +94,8 @@ function takenBy(
     const known = out.get(at);
     out.set(at, known ? { ...known, amount: known.amount + amount } : { key, name, by, amount, pack });
   };
+  /** By fruit, how many each part of it takes: one lemon gives its zest and its juice. */
+  const fruits = new Map<string, Map<string, number>>();
   for (const { batch } of bowlsOf(run, whole)) {
     for (const { line, name: written, mass, whole: counted } of batch.ingredients) {
       const key = line.ingredient ? keyIn(line.ingredient, written.split(',')[0] ?? written) : plain(written);
@@ -99,10 +104,19 @@ function takenBy(
       const one = line.whole;
       if (one?.sort === 'pack') add(key, name, 'g', mass.value, { one: one.one, g: one.pieceG });
       // Nobody buys part of an egg or of a pod, however it goes in.
-      else if (one) add(key, name, 'pieces', Math.ceil((counted?.value ?? mass.value / one.pieceG) - HAIR));
-      else add(key, name, 'g', mass.value);
+      else if (one) {
+        const count = Math.ceil((counted?.value ?? mass.value / one.pieceG) - HAIR);
+        const part = PART_OF_FRUIT.exec(name);
+        if (part?.[1] === undefined) add(key, name, 'pieces', count);
+        else {
+          const of = fruits.get(part[1]) ?? new Map<string, number>();
+          of.set(part[2] ?? '', (of.get(part[2] ?? '') ?? 0) + count);
+          fruits.set(part[1], of);
+        }
+      } else add(key, name, 'g', mass.value);
     }
   }
+  for (const [fruit, parts] of fruits) add(keyOf(fruit), fruit, 'pieces', Math.max(...parts.values()));
   for (const plan of whole.lines) {
     if (!plan.planned) continue;
     for (const { what, amount, times, onHand } of plan.materials) {
