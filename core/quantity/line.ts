@@ -251,7 +251,7 @@ function readThing(asked: Asked, text: string, thing: Thing, chosen: Ingredient 
     return unread(
       asked,
       text,
-      `How much a ${measure} is not known.`,
+      `How much a ${singular(measure)} is not known.`,
       `Add the grams: (60 g) behind it.`,
       name,
     );

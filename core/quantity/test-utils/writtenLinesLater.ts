@@ -99,4 +99,11 @@ export const LATER_LINES: readonly string[] = [
   'salt to taste|metric|0|0|NONE',
   '1 cup milk (whole or 2%)|us|244|.03|milk',
   '1 tablespoon all purpose flour (for coating berries)|us|8|.15|flour',
+  '1 teacup sugar|metric|120|.15|sugar',
+  '2 wineglasses of sherry|metric|141|.15|wine',
+  '1 breakfast cup of milk|metric|293|.15|milk',
+  'a saltspoon of salt|metric|1.5|.4|salt',
+  '1 Becher Sahne|metric|200|.1|cream',
+  '2 Tassen Mehl|metric|159|.2|flour',
+  '1 wine glass brandy|metric|67|.15|spirit',
 ];
