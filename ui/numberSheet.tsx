@@ -88,7 +88,10 @@ function NumberForm({
   const field = useRef<TextInput>(null);
   useEffect(() => {
     const next = setTimeout(() => {
-      field.current?.focus();
+      // Selected at once: what selects a moment later takes the first digit of a quick hand with it.
+      const input = field.current as unknown as HTMLInputElement | null;
+      input?.focus();
+      input?.select();
       setKeysIn(true);
     }, 0);
     return () => clearTimeout(next);
@@ -119,7 +122,6 @@ function NumberForm({
           inputMode="none"
           ref={field}
           id="keyed"
-          selectTextOnFocus
           style={STYLES.input}
         />
         {ask.unit ? <Body soft>{ask.unit}</Body> : null}

@@ -23,8 +23,8 @@ export function useDialogFocus(onClose: () => void): RefObject<View | null> {
     const dialog = elementOf(ref);
     if (!dialog) return undefined;
     const trap = createFocusTrap(dialog, {
-      // A field of the sheet that has taken the focus by itself keeps it.
-      initialFocus: () => (dialog.contains(focused()) ? (focused() ?? dialog) : dialog),
+      // A field of the sheet that has taken the focus by itself keeps it, with what has been typed into it meanwhile.
+      initialFocus: () => (dialog.contains(focused()) ? false : dialog),
       fallbackFocus: dialog,
       escapeDeactivates: () => {
         close.current();
