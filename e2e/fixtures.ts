@@ -29,6 +29,19 @@ export const test = base.extend<Watched>({
 
 export { expect };
 
+/** Drops a text anywhere on the page, as a file. */
+export async function dropFile(page: Page, text: string, name: string): Promise<void> {
+  const data = await page.evaluateHandle(
+    ([words, called]) => {
+      const transfer = new DataTransfer();
+      transfer.items.add(new File([words], called));
+      return transfer;
+    },
+    [text, name] as const,
+  );
+  await page.dispatchEvent('body', 'drop', { dataTransfer: data });
+}
+
 /** Opens the app at a fixed time, with the demo laid out. */
 export async function openApp(page: Page, path = '/'): Promise<void> {
   await page.clock.install({ time: NOW });

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, hand, keyIn, openApp, spoken, test } from './fixtures';
+import { dropFile, expect, hand, keyIn, openApp, spoken, test } from './fixtures';
 import { headless, runIdOf, sameAsHeadless } from './headless';
 
 /** Starts a run of a family in five taps, without typing. */
@@ -201,14 +201,7 @@ test('a run goes out as a file and comes in again, dropped on the page', async (
   const text = await (await import('node:fs/promises')).readFile(await download.path(), 'utf8');
   await page.goto('/');
   await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
-  const drop = async (content: string) => {
-    const data = await page.evaluateHandle((words) => {
-      const transfer = new DataTransfer();
-      transfer.items.add(new File([words], 'a.run.json', { type: 'application/json' }));
-      return transfer;
-    }, content);
-    await page.dispatchEvent('body', 'drop', { dataTransfer: data });
-  };
+  const drop = (content: string) => dropFile(page, content, 'a.run.json');
   await drop('{"kind": "run file", "run"');
   await page.getByRole('button', { name: 'Bring it in' }).click();
   await expect(page.getByText('This file is broken', { exact: false })).toBeVisible();

@@ -1,17 +1,5 @@
-import type { Page } from '@playwright/test';
 import { PAGES } from '../core/exchange/test-utils/pages';
-import { expect, keyIn, openApp, test } from './fixtures';
-
-/** Drops a text anywhere on the page, as a file. */
-async function drop(page: Page, text: string): Promise<void> {
-  const data = await page.evaluateHandle((words) => {
-    const transfer = new DataTransfer();
-    transfer.items.add(new File([words], 'page.txt', { type: 'text/plain' }));
-    return transfer;
-  }, text);
-  await page.dispatchEvent('body', 'drop', { dataTransfer: data });
-  await page.getByRole('button', { name: 'Bring it in' }).click();
-}
+import { dropFile, expect, keyIn, openApp, test } from './fixtures';
 
 test('twelve pages in twelve layouts come in whole, looked at beside the page before they are kept', async ({
   page,
@@ -19,7 +7,8 @@ test('twelve pages in twelve layouts come in whole, looked at beside the page be
   await openApp(page, '/formulas');
   for (const { layout, text, names, lines } of PAGES) {
     await test.step(layout, async () => {
-      await drop(page, text);
+      await dropFile(page, text, 'page.txt');
+      await page.getByRole('button', { name: 'Bring it in' }).click();
       const sheet = page.getByRole('dialog', { name: 'Bring in' });
       await expect(sheet.getByLabel('The page as it was brought in')).toBeVisible();
       await expect(sheet.getByTestId('line-read')).toHaveCount(lines.reduce((sum, n) => sum + n, 0));

@@ -1,17 +1,7 @@
 import type { Role } from '../quantity';
 
-/** Numbers as steps write them. */
-export const WORD_NUMBERS: Readonly<Record<string, number>> = {
-  a: 1,
-  an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  ten: 10,
-  '½': 0.5,
+/** What steps say for a number besides the numbers that lines have. */
+export const STEP_NUMBERS: Readonly<Record<string, number>> = {
   'half an': 0.5,
   halves: 2,
   thirds: 3,

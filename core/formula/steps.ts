@@ -1,5 +1,5 @@
-import { singular, type ReadLine } from '../quantity';
-import { MINUTES_OF, SHARES, SUMMED, WORD_NUMBERS } from './steps.table';
+import { readNumber, singular, type ReadLine } from '../quantity';
+import { MINUTES_OF, SHARES, STEP_NUMBERS, SUMMED } from './steps.table';
 
 /** What a step takes of a line. */
 export interface StepUse {
@@ -49,7 +49,7 @@ const tempsIn = (text: string): number[] =>
     /^f/i.test(scale ?? '') ? Math.round((Number(n) - 32) / 1.8) : Number(n),
   );
 
-const numberOf = (text: string): number => WORD_NUMBERS[text.toLowerCase()] ?? Number(text.replace(',', '.'));
+const numberOf = (text: string): number => STEP_NUMBERS[text.toLowerCase()] ?? readNumber(text)?.value ?? NaN;
 
 function minutesIn(text: string): ReadStep['minutes'] {
   const found = TIME.exec(text);

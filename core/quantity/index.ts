@@ -26,7 +26,7 @@ export { compositionOf, heldIn } from './composition';
 export type { Fault } from './fault';
 export type { OwnKitchen, OwnThing } from './own';
 export type { LineStatus, ReadLine, WholeSort, WholeThing } from './line';
-export { readNumberField } from './number';
+export { readNumber, readNumberField } from './number';
 export { counted, plural, singular } from './plural';
 export { TABLE_CUP_ML, TABLE_TSP_ML } from './units.table';
 export type { Measures } from './units.table';
