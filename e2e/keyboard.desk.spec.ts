@@ -37,3 +37,10 @@ test('a whole batch at the desk by keyboard, from the wish to the closed log', a
   await expect(page.getByText('One stuck.')).toBeVisible();
   await expect(page.getByText('planned 36')).toBeVisible();
 });
+
+test('a key pressed before the app stands is answered once it does', async ({ page }) => {
+  await page.goto('/', { waitUntil: 'commit' });
+  await page.locator('#shell-places').waitFor();
+  await page.keyboard.press('3');
+  await expect(page).toHaveURL(/bench/);
+});

@@ -12,6 +12,14 @@ export type Entries = IDBPTransaction<unknown, [typeof STORE], 'readwrite'>['sto
 /** The browser's answer is waited for so long, ms: a database that hangs never says so. */
 const PATIENCE_MS = 4000;
 
+/** Keys, and beside each what stands under it. */
+type Found = readonly [readonly unknown[], readonly unknown[]];
+
+const byKey = ([keys, values]: Found): Record<string, string> =>
+  Object.fromEntries(
+    keys.flatMap((key, i) => (typeof values[i] === 'string' ? [[key as string, values[i]]] : [])),
+  );
+
 export class NoAnswer extends Error {
   constructor() {
     super('The browser’s database does not answer.');
@@ -28,16 +36,26 @@ export class Database {
     return this.inTime(
       this.trying(async (db) => {
         const tx = db.transaction(STORE, 'readonly');
-        const [keys, values] = await Promise.all([
+        const found = await Promise.all([
           tx.store.getAllKeys(),
-          tx.store.getAll() as Promise<unknown[]>,
+          tx.store.getAll() as Promise<readonly unknown[]>,
         ]);
         await tx.done;
-        return Object.fromEntries(
-          keys.flatMap((key, i) => (typeof values[i] === 'string' ? [[key as string, values[i]]] : [])),
-        );
+        return byKey(found);
       }),
     );
+  }
+
+  /**
+   * All texts as the served page read them before any script had come, once; null where it did not. Whoever takes them has
+   * heard of every change since by the page's channel.
+   */
+  async readByPage(): Promise<Record<string, string> | null> {
+    const page = globalThis as { carnelianTexts?: Promise<Found> | null };
+    const texts = page.carnelianTexts;
+    page.carnelianTexts = null;
+    if (!texts) return null;
+    return this.inTime(texts).then(byKey, () => null);
   }
 
   /** All of it or nothing: one transaction, in which other windows wait. */

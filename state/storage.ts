@@ -55,7 +55,8 @@ const OLD_AHEAD = 'carnelian-pending';
 export function browserStorage(): DocStorage {
   const db = new Database(NAME);
   const window = windowName();
-  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(NAME);
+  const channel =
+    channelOfPage() ?? (typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(NAME));
   holdWindow(window);
   const tell = ({ texts, step, undone, count }: Landed) => {
     const news: Elsewhere = { window, texts, step, undone, count };
@@ -69,12 +70,14 @@ export function browserStorage(): DocStorage {
   return {
     window,
     async read() {
-      await putOldAhead(db);
+      const byPage = db.readByPage();
+      let changed = await putOldAhead(db);
       for (const { window: gone, commits } of await leftBehind(window)) {
+        changed ||= commits.length > 0;
         for (const one of commits) await commit(one);
         writeAhead(gone, []);
       }
-      const found = tellApart(await db.readAll());
+      const found = tellApart((changed ? null : await byPage) ?? (await db.readAll()));
       if (found.laid) remember();
       return found;
     },
@@ -109,9 +112,30 @@ export function browserStorage(): DocStorage {
     ahead: (commits) => writeAhead(window, commits),
     commit,
     listen(heard) {
+      if (channel) channel.onmessage = null;
+      heardByPage().forEach(({ data }) => heard(data));
       channel?.addEventListener('message', ({ data }: MessageEvent<Elsewhere>) => heard(data));
     },
   };
+}
+
+/** The channel on which the served page listens since before it read anything. */
+const page = globalThis as {
+  carnelianChannel?: BroadcastChannel | null;
+  carnelianHeard?: readonly MessageEvent<Elsewhere>[];
+};
+
+function channelOfPage(): BroadcastChannel | null {
+  const channel = page.carnelianChannel ?? null;
+  page.carnelianChannel = null;
+  return channel;
+}
+
+/** What came by it meanwhile; from here on it is this script's. */
+function heardByPage(): readonly MessageEvent<Elsewhere>[] {
+  const heard = page.carnelianHeard ?? [];
+  page.carnelianHeard = [];
+  return heard;
 }
 
 /** All texts as they stand in the browser, reserved ones too. */
@@ -125,15 +149,15 @@ function remember(): void {
   }
 }
 
-/** What a version of before wrote ahead and did not get into its store. */
-async function putOldAhead(db: Database): Promise<void> {
+/** Puts in what a version of before wrote ahead and did not get into its store; whether there was anything. */
+async function putOldAhead(db: Database): Promise<boolean> {
   let held: string | null = null;
   try {
     held = localStorage.getItem(OLD_AHEAD);
   } catch {
-    return;
+    return false;
   }
-  if (held === null) return;
+  if (held === null) return false;
   const texts = oldTexts(held);
   await db.write(async (entries: Entries) => {
     for (const [key, text] of Object.entries(texts)) {
@@ -142,6 +166,7 @@ async function putOldAhead(db: Database): Promise<void> {
     }
   });
   localStorage.removeItem(OLD_AHEAD);
+  return true;
 }
 
 function oldTexts(held: string): Readonly<Record<string, unknown>> {

@@ -24,15 +24,22 @@ export function Shortcuts() {
   const router = useRouter();
   const [open, setOpen] = useState(false);
   useEffect(() => {
+    const answer = (key: string) => {
+      const place = PLACES[Number(key) - 1];
+      if (place) router.navigate(place.href);
+      else if (key === 'n') router.navigate('/runs/new');
+      else if (key === 'f') router.navigate('/formulas/new');
+      else if (key === 'u') useDocuments.getState().undo();
+      else if (key === '?') setOpen(true);
+    };
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      const place = PLACES[Number(event.key) - 1];
-      if (place) router.navigate(place.href);
-      else if (event.key === 'n') router.navigate('/runs/new');
-      else if (event.key === 'f') router.navigate('/formulas/new');
-      else if (event.key === 'u') useDocuments.getState().undo();
-      else if (event.key === '?') setOpen(true);
+      answer(event.key);
     };
+    // The page kept what was pressed before this listened.
+    const page = globalThis as { carnelianKeys?: readonly string[] | null };
+    page.carnelianKeys?.forEach(answer);
+    page.carnelianKeys = null;
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [router]);

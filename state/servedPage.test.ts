@@ -1,0 +1,106 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { IDBFactory } from 'fake-indexeddb';
+import { browserStorage, type Elsewhere } from './storage';
+import { cake } from './test-utils/cake';
+
+const NOTE = (name: string) => JSON.stringify(cake(name));
+const page = globalThis as Record<string, unknown>;
+
+/** Runs what the served page runs before any script has come. */
+function openPage(): void {
+  const html = readFileSync(join(__dirname, '../public/index.html'), 'utf8');
+  const script = /<script>([\s\S]*?)<\/script>/.exec(html)?.[1] ?? '';
+  // eslint-disable-next-line @typescript-eslint/no-implied-eval -- the page's own script, as the browser runs it
+  (new Function(script) as () => void)();
+}
+
+/** A channel that is heard by all others of its name, in this one window. */
+class Channel extends EventTarget {
+  static readonly open = new Set<Channel>();
+  onmessage: ((event: MessageEvent) => void) | null = null;
+  constructor() {
+    super();
+    Channel.open.add(this);
+    this.addEventListener('message', (event) => this.onmessage?.(event as MessageEvent));
+  }
+  postMessage(data: unknown): void {
+    for (const other of Channel.open)
+      if (other !== this) other.dispatchEvent(new MessageEvent('message', { data }));
+  }
+}
+
+beforeEach(() => {
+  localStorage.clear();
+  indexedDB = new IDBFactory();
+  Channel.open.clear();
+  page['BroadcastChannel'] = Channel;
+});
+afterEach(() => {
+  for (const name of [
+    'BroadcastChannel',
+    'carnelianChannel',
+    'carnelianHeard',
+    'carnelianStore',
+    'carnelianTexts',
+    'carnelianKeys',
+  ])
+    delete page[name];
+});
+
+const commitOf = (window: string, base: string | null, next: string) => ({
+  window,
+  number: 1,
+  texts: { 'formula/mine': { base, next } },
+  step: null,
+  undoes: null,
+});
+
+describe('what the served page reads ahead', () => {
+  it('is what stands, and is taken once', async () => {
+    const before = browserStorage();
+    await before.layOut({ 'formula/mine': NOTE('a') });
+    openPage();
+    await page['carnelianTexts'];
+    const storage = browserStorage();
+    // Another window writes after the page has read.
+    await before.commit(commitOf(before.window, NOTE('a'), NOTE('b')));
+    const heard: Elsewhere[] = [];
+    storage.listen((news) => heard.push(news));
+    expect((await storage.read()).documents).toEqual({ 'formula/mine': NOTE('a') });
+    expect(heard.map(({ texts }) => texts)).toEqual([{ 'formula/mine': NOTE('b') }]);
+    expect((await storage.read()).documents).toEqual({ 'formula/mine': NOTE('b') });
+  });
+
+  it('goes on being heard of, once each', async () => {
+    const before = browserStorage();
+    await before.layOut({});
+    openPage();
+    const storage = browserStorage();
+    const heard: Elsewhere[] = [];
+    storage.listen((news) => heard.push(news));
+    await before.commit(commitOf(before.window, null, NOTE('a')));
+    expect(heard).toHaveLength(1);
+    expect(page['carnelianHeard']).toEqual([]);
+  });
+
+  it('is not trusted where a window that is gone had left something on its way', async () => {
+    const gone = browserStorage();
+    await gone.layOut({ 'formula/mine': NOTE('a') });
+    gone.ahead([commitOf(gone.window, NOTE('a'), NOTE('b'))]);
+    openPage();
+    expect((await browserStorage().read()).documents).toEqual({ 'formula/mine': NOTE('b') });
+  });
+
+  it('is read again where the page could not', async () => {
+    await browserStorage().layOut({ 'formula/mine': NOTE('a') });
+    openPage();
+    page['carnelianTexts'] = Promise.reject(new Error('no'));
+    expect((await browserStorage().read()).documents).toEqual({ 'formula/mine': NOTE('a') });
+  });
+
+  it('finds nothing on a first visit', async () => {
+    openPage();
+    expect((await browserStorage().read()).documents).toEqual({});
+  });
+});
