@@ -37,6 +37,9 @@ export const localTime = z
   // Read back as written: browsers take the 30th of February for the 2nd of March, and 24:00 for the next day.
   .refine((text) => isMoment(text), 'There is no such day or hour.');
 
+/** An hour of any day: `22:00`. */
+export const hourOfDay = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Write the hour as 22:00.');
+
 function isMoment(text: string): boolean {
   const time = Date.parse(`${text}:00Z`);
   const year = Number(text.slice(0, 4));

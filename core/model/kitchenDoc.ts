@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { beliefSchema } from './belief';
 import { CAVITY_SHAPE_KINDS, DIALS, TIN_MATERIALS, WELL_SHAPE_KINDS } from './kinds';
-import { grams, id, millimetres, name, wholeNumber } from './fields';
+import { grams, hourOfDay, id, millimetres, name, wholeNumber } from './fields';
 
 const owned = wholeNumber('of them', 1, 50);
 const volumeMl = (min: number, max: number) =>
@@ -187,6 +187,11 @@ export const kitchenSchema = z.looseObject({
   /** A tray as it goes into the cold, mm; left out where nobody has measured one. */
   trayLengthMm: millimetres(80, 600).optional(),
   trayWidthMm: millimetres(80, 600).optional(),
+  /** Pairs of hands at work; one where nobody has said. */
+  hands: wholeNumber('pairs of hands', 1, 4).optional(),
+  /** Nobody works from then until then, by the clock; from 22:00 to 06:30 where nobody has said, never where both are the same. */
+  restFrom: hourOfDay.optional(),
+  restUntil: hourOfDay.optional(),
   /** Lollipop sticks in stock. */
   sticks: wholeNumber('sticks', 0, 100_000).optional(),
   /** Paper cases in stock. */

@@ -1,0 +1,10 @@
+export { chanceOf } from './chance';
+export type { Chance } from './chance';
+export { breachesOf } from './check';
+export type { Breach } from './check';
+export { makespanS } from './problem';
+export type { Job, JobGap, JobHold, JobResource, Problem, Span, Starts } from './problem';
+export { backwards, backwardsInSteps, firstBackwards, forwards, toEnd, triesFor } from './search';
+export type { Found, SearchOptions } from './search';
+export { simulated } from './simulate';
+export type { Doubt, Simulated } from './simulate';

@@ -1,0 +1,292 @@
+import type { Problem } from './problem';
+
+/**
+ * One schedule from one order of jobs: each in turn as early as what it comes after and what it holds allow. Where that is
+ * later than a longest gap allows, the job before it is taken out and put in again later. Flat arrays: a search makes
+ * thousands of these.
+ */
+
+/** A problem laid out for placing. */
+export interface Laid {
+  readonly n: number;
+  readonly length: Float64Array;
+  readonly floor0: Float64Array;
+  readonly fixed: Float64Array;
+  /** By job: what it comes after, and what comes after it. */
+  readonly before: readonly (readonly {
+    readonly job: number;
+    readonly least: number;
+    readonly most: number;
+  }[])[];
+  readonly next: readonly (readonly number[])[];
+  readonly holds: readonly (readonly Held[])[];
+  /** Whether it has a predecessor that it must follow closely. */
+  readonly close: Uint8Array;
+  /** By job, its places in spans. */
+  readonly spans: readonly (readonly InSpan[])[];
+  readonly units: Float64Array;
+  readonly change: Float64Array;
+  readonly closed: Problem['resources'][number]['closed'][];
+}
+
+interface Held {
+  readonly resource: number;
+  readonly units: number;
+  /** −1 without one. */
+  readonly mode: number;
+}
+
+interface InSpan {
+  readonly held: Held;
+  /** The job of the span before it; −1 for the first. */
+  readonly previous: number;
+  /** From the begin of this job to the end of the span at the least, s. */
+  readonly leastS: number;
+}
+
+const EPS = 1e-6;
+/** Jobs taken out and put in again, for each job at most, before an order is given up. */
+const PATIENCE = 12;
+
+export function laidOut(problem: Problem): Laid {
+  const n = problem.jobs.length;
+  const next: number[][] = problem.jobs.map(() => []);
+  const before = problem.jobs.map(({ after }, i) =>
+    after.map(({ job, leastS, mostS }) => {
+      next[job]?.push(i);
+      return { job, least: leastS, most: mostS ?? Infinity };
+    }),
+  );
+  const held = ({ resource, units, mode }: Problem['spans'][number]['hold']): Held => ({
+    resource,
+    units,
+    mode: mode ?? -1,
+  });
+  const spans: InSpan[][] = problem.jobs.map(() => []);
+  for (const span of problem.spans) {
+    let leastS = 0;
+    for (let k = span.jobs.length - 1; k >= 0; k -= 1) {
+      const job = span.jobs[k] ?? 0;
+      leastS += problem.jobs[job]?.lengthS ?? 0;
+      const previous = k === 0 ? -1 : (span.jobs[k - 1] ?? -1);
+      spans[job]?.push({ held: held(span.hold), previous, leastS });
+      leastS += before[job]?.find((gap) => gap.job === previous)?.least ?? 0;
+    }
+  }
+  return {
+    n,
+    length: Float64Array.from(problem.jobs, ({ lengthS }) => lengthS),
+    floor0: Float64Array.from(problem.jobs, ({ notBeforeS }) => notBeforeS ?? 0),
+    fixed: Float64Array.from(problem.jobs, ({ fixedS }) => fixedS ?? NaN),
+    before,
+    next,
+    close: Uint8Array.from(problem.jobs, ({ after }, i) =>
+      Number(
+        after.some(({ mostS }) => mostS !== null) || (spans[i] ?? []).some(({ previous }) => previous >= 0),
+      ),
+    ),
+    holds: problem.jobs.map(({ holds }) => holds.map(held)),
+    spans,
+    units: Float64Array.from(problem.resources, ({ units }) => units),
+    change: Float64Array.from(problem.resources, ({ changeS }) => changeS),
+    closed: problem.resources.map(({ closed }) => [...closed]),
+  };
+}
+
+/** What holds some of a resource, and when. */
+interface Use {
+  readonly job: number;
+  readonly from: number;
+  readonly until: number;
+  readonly units: number;
+  readonly mode: number;
+}
+
+/** Uses of one resource, by when they begin. */
+class Calendar {
+  readonly uses: Use[] = [];
+
+  constructor(
+    private readonly units: number,
+    private readonly change: number,
+    closed: readonly (readonly [number, number])[],
+  ) {
+    for (const [from, until] of closed) this.add({ job: -1, from, until, units, mode: -1 });
+  }
+
+  add(use: Use): void {
+    let i = this.uses.length;
+    while (i > 0 && (this.uses[i - 1]?.from ?? 0) > use.from) i -= 1;
+    this.uses.splice(i, 0, use);
+  }
+
+  remove(job: number): void {
+    for (let i = this.uses.length - 1; i >= 0; i -= 1) if (this.uses[i]?.job === job) this.uses.splice(i, 1);
+  }
+
+  /** The first time from which so much is free all through; NaN where there never is. */
+  firstFree(from: number, length: number, units: number, mode: number): number {
+    if (units > this.units) return NaN;
+    let at = from;
+    for (;;) {
+      const blocked = this.blockedUntil(at, at + length, units, mode);
+      if (blocked <= at + EPS) return at;
+      at = blocked;
+    }
+  }
+
+  /** Where not so much is free between two times: when the first that is in the way ends; −Infinity where it is. */
+  blockedUntil(from: number, until: number, units: number, mode: number): number {
+    // Jobs without length are in nobody's way and find anything free.
+    if (until - from <= EPS) return -Infinity;
+    const { uses } = this;
+    const room = this.units - units + EPS;
+    let first = Infinity;
+    for (let i = 0; i < uses.length; i += 1) {
+      const use = uses[i] as Use;
+      if (use.from >= until + this.change - EPS) break;
+      const other = mode >= 0 && use.mode >= 0 && use.mode !== mode;
+      if (other) {
+        if (use.until + this.change > from + EPS) first = Math.min(first, use.until + this.change);
+        continue;
+      }
+      if (use.until <= from + EPS || use.from >= until - EPS) continue;
+      // The load is largest where some use begins: what overlaps this one's begin.
+      const at = Math.max(use.from, from);
+      let load = 0;
+      let ends = Infinity;
+      for (let j = 0; j < uses.length; j += 1) {
+        const one = uses[j] as Use;
+        if (one.from > at + EPS) break;
+        if (one.until <= at + EPS) continue;
+        load += one.units;
+        ends = Math.min(ends, one.until);
+      }
+      if (load > room) first = Math.min(first, ends);
+    }
+    return first === Infinity ? -Infinity : first;
+  }
+}
+
+/** Before every rank. */
+const AT_ONCE = 1e9;
+
+/**
+ * An order made into times; null where it comes to none. `rank[i]` is that of job i: lower is placed first. With
+ * `closeFirst`, what must follow something closely is placed at once after it: mostly a good day, never all of them.
+ */
+export function placed(laid: Laid, rank: ArrayLike<number>, closeFirst: boolean): Float64Array | null {
+  const { n, length, before, next } = laid;
+  const start = new Float64Array(n).fill(NaN);
+  const floor = Float64Array.from(laid.floor0);
+  const open = new Int32Array(n);
+  for (let i = 0; i < n; i += 1) open[i] = (before[i] ?? []).length;
+  const calendars = Array.from(
+    laid.units,
+    (units, r) => new Calendar(units, laid.change[r] ?? 0, laid.closed[r] ?? []),
+  );
+  const endOf = (i: number) => (start[i] ?? 0) + (length[i] ?? 0);
+  let left = n;
+  let patience = PATIENCE * n + 40;
+
+  const occupy = (i: number, at: number) => {
+    const until = at + (length[i] ?? 0);
+    for (const { resource, units, mode } of laid.holds[i] ?? [])
+      calendars[resource]?.add({ job: i, from: at, until, units, mode });
+    for (const { held, previous } of laid.spans[i] ?? [])
+      calendars[held.resource]?.add({
+        job: i,
+        from: previous < 0 ? at : endOf(previous),
+        until,
+        units: held.units,
+        mode: held.mode,
+      });
+  };
+  const put = (i: number, at: number) => {
+    start[i] = at;
+    occupy(i, at);
+    left -= 1;
+    for (const j of next[i] ?? []) open[j] = (open[j] ?? 0) - 1;
+  };
+  const takeOut = (i: number): boolean => {
+    if (Number.isNaN(start[i] ?? NaN)) return true;
+    if (!Number.isNaN(laid.fixed[i] ?? NaN)) return false;
+    for (const j of next[i] ?? []) if (!takeOut(j)) return false;
+    for (const { resource } of laid.holds[i] ?? []) calendars[resource]?.remove(i);
+    for (const { held } of laid.spans[i] ?? []) calendars[held.resource]?.remove(i);
+    start[i] = NaN;
+    left += 1;
+    for (const j of next[i] ?? []) open[j] = (open[j] ?? 0) + 1;
+    return true;
+  };
+  /** Takes a job out to be put in again no earlier than that. */
+  const later = (i: number, notBefore: number): boolean => {
+    patience -= 1;
+    floor[i] = Math.max(floor[i] ?? 0, notBefore);
+    return patience > 0 && takeOut(i);
+  };
+
+  for (let i = 0; i < n; i += 1) {
+    const at = laid.fixed[i] ?? NaN;
+    if (!Number.isNaN(at)) put(i, at);
+  }
+  while (left > 0) {
+    let job = -1;
+    let best = Infinity;
+    for (let i = 0; i < n; i += 1) {
+      if ((open[i] ?? 0) > 0 || !Number.isNaN(start[i] ?? NaN)) continue;
+      const value = (rank[i] ?? 0) - (closeFirst && laid.close[i] ? AT_ONCE : 0);
+      if (value < best) {
+        best = value;
+        job = i;
+      }
+    }
+    if (job < 0) return null;
+    const own = length[job] ?? 0;
+    let earliest = floor[job] ?? 0;
+    let latest = Infinity;
+    let binding = -1;
+    for (const gap of before[job] ?? []) {
+      const end = endOf(gap.job);
+      earliest = Math.max(earliest, end + gap.least);
+      if (end + gap.most < latest) {
+        latest = end + gap.most;
+        binding = gap.job;
+      }
+    }
+    let at = earliest;
+    for (let moved = true; moved;) {
+      moved = false;
+      for (const { resource, units, mode } of laid.holds[job] ?? []) {
+        const free = calendars[resource]?.firstFree(at, own, units, mode) ?? NaN;
+        if (Number.isNaN(free)) return null;
+        if (free > at + EPS) [at, moved] = [free, true];
+      }
+      for (const { held, previous, leastS } of laid.spans[job] ?? []) {
+        if (previous >= 0) continue;
+        const free = calendars[held.resource]?.firstFree(at, leastS, held.units, held.mode) ?? NaN;
+        if (Number.isNaN(free)) return null;
+        if (free > at + EPS) [at, moved] = [free, true];
+      }
+    }
+    if (at > latest + EPS) {
+      if (!later(binding, (start[binding] ?? 0) + (at - latest))) return null;
+      continue;
+    }
+    // What a span goes on holding has to be free up to the end of this job.
+    let inTheWay = -1;
+    let until = 0;
+    for (const { held, previous } of laid.spans[job] ?? []) {
+      if (previous < 0) continue;
+      const blocked =
+        calendars[held.resource]?.blockedUntil(endOf(previous), at + own, held.units, held.mode) ?? -Infinity;
+      if (blocked > -Infinity) [inTheWay, until] = [previous, blocked];
+    }
+    if (inTheWay >= 0) {
+      if (!later(inTheWay, Math.max(until, (start[inTheWay] ?? 0) + 1))) return null;
+      continue;
+    }
+    put(job, at);
+  }
+  return start;
+}

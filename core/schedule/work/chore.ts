@@ -1,0 +1,116 @@
+import type { Ref } from '../../figure';
+import { FIGURE_RANGE, HANDS_DOUBT } from './work.table';
+
+/** Something finite that chores of all lines share. */
+export type Thing =
+  | { readonly kind: 'hands' }
+  | { readonly kind: 'oven'; readonly id: string }
+  | { readonly kind: 'microwave'; readonly id: string }
+  | { readonly kind: 'tin'; readonly id: string }
+  | { readonly kind: 'sheet'; readonly id: string }
+  | { readonly kind: 'mould'; readonly id: string }
+  | { readonly kind: 'mug'; readonly id: string }
+  | { readonly kind: 'vessel'; readonly id: string }
+  | { readonly kind: 'bowl' }
+  | { readonly kind: 'fridge' }
+  | { readonly kind: 'freezer' };
+
+export const thingKey = (thing: Thing): string => ('id' in thing ? `${thing.kind}:${thing.id}` : thing.kind);
+
+export interface ChoreHold {
+  readonly of: Thing;
+  readonly units: number;
+  /** An oven's heat, °C as set; all that is in it at once agrees on it. */
+  readonly settingC?: number;
+  /** Held on from this chore to the end of that one: a tin from filling to washing. */
+  readonly until?: string;
+}
+
+/** How long a chore takes and how far that may be off. */
+export interface Takes {
+  readonly lengthS: number;
+  /** What its doubt is shared with; null where it shares none. */
+  readonly cause: string | null;
+  /** Spreads of its logarithm: shared with all of its cause, and its own. */
+  readonly shared: number;
+  readonly own: number;
+  /** The figure that it comes from; null where it is reckoned here by usual times. */
+  readonly figureId: string | null;
+  /** How it came about, in words; empty where a figure says so. */
+  readonly basis: string;
+}
+
+export interface ChoreGap {
+  readonly chore: string;
+  readonly leastS: number;
+  readonly mostS: number | null;
+}
+
+/** One thing to do or to wait for, of a line or of all that share it. */
+export interface Chore {
+  /** Unique in the day. */
+  readonly id: string;
+  /** Lines that it is done for. */
+  readonly lineIds: readonly string[];
+  readonly label: string;
+  /** What to mind, in a sentence; may hold measures in braces for `inStyle`. Empty where nothing is. */
+  readonly detail: string;
+  /** Hands at work, an oven at work, a wait, or something that is only begun ahead of time. */
+  readonly kind: 'hands' | 'oven' | 'wait' | 'ahead';
+  readonly takes: Takes;
+  readonly holds: readonly ChoreHold[];
+  readonly after: readonly ChoreGap[];
+  readonly pieces: number | null;
+  /** Which load or round it is about; null where it is about none. */
+  readonly load: number | null;
+  /** How much it counts that it is done late, for freshness. */
+  readonly fresh: number;
+}
+
+/** A figure's time, so often one after another. Its range is taken for the middle eight in ten. */
+export function byFigure(takes: Ref<'s'>, cause: string | null, times = 1): Takes {
+  const { value, low, high } = takes;
+  const spread = low > 0 && high > low ? Math.log(high / low) / FIGURE_RANGE : 0;
+  return {
+    lengthS: value * times,
+    cause: spread > 0 ? cause : null,
+    shared: cause === null ? 0 : spread * Math.SQRT1_2,
+    own: cause === null ? spread : spread * Math.SQRT1_2,
+    figureId: takes.id,
+    basis: '',
+  };
+}
+
+/** Hands at their usual pace. */
+export const byHand = (lengthS: number, basis: string): Takes => ({
+  lengthS,
+  cause: 'hands',
+  ...HANDS_DOUBT,
+  figureId: null,
+  basis,
+});
+
+/** Hands, by a figure that has no range of its own. */
+export const byHandFigure = (takes: Ref<'s'>, times = 1): Takes => ({
+  ...byHand(takes.value * times, ''),
+  figureId: takes.id,
+});
+
+export const fixedTime = (lengthS: number, basis: string): Takes => ({
+  lengthS,
+  cause: null,
+  shared: 0,
+  own: 0,
+  figureId: null,
+  basis,
+});
+
+/** A wait that is known as a usual time only. */
+export const byUsual = (lengthS: number, cause: string, basis: string): Takes => ({
+  lengthS,
+  cause,
+  shared: 0.12,
+  own: 0.08,
+  figureId: null,
+  basis,
+});

@@ -1,0 +1,292 @@
+import type { CakesicleLine, CubeLine, MugLine, PopLine } from '../../model/documents';
+import type { LinePlan } from '../../plan';
+import { METHODS } from '../../process/batter.table';
+import { byFigure, byHand, byHandFigure, byUsual, type ChoreGap, type ChoreHold } from './chore';
+import { crumbWork } from './crumb';
+import { dipWork, finishWork, fromTheCold, meltWork } from './finish';
+import { HANDS, one, taskIn, tasksOf, within, type Beside, type Work } from './lineWork';
+import { HANDS_S, MOULD_DRIES_S, PATCHED_SHARE, SHELL_WITHIN_S, UNMOULD_WITHIN_S } from './work.table';
+import { CHORE, each } from './work.words';
+
+export interface CraftThings {
+  readonly beside: Beside;
+  /** Tins that an oven's rack takes: a sheet takes their room. */
+  readonly perRack: (ovenId: string) => number;
+  /** Trays or moulds of the line that lie in the cold at once. */
+  readonly coldUnits: number;
+}
+
+/** Balls bound, firmed, on sticks, dipped. */
+export function popWork(
+  work: Work,
+  plan: LinePlan,
+  line: PopLine,
+  things: CraftThings,
+): (string | ChoreGap)[] {
+  const { beside, perRack, coldUnits } = things;
+  const tasks = tasksOf(plan);
+  const made = plan.parts.count.made.value;
+  const bound = crumbWork(work, plan, line.binder.formulaId, perRack, beside);
+  const frozen = line.coat?.school === 'frozen';
+  const cold: ChoreHold = one({ kind: frozen ? 'freezer' : 'fridge' }, coldUnits);
+  const roll = work.hands('roll', CHORE.roll.label, HANDS_S.roll * made, each(HANDS_S.roll), {
+    detail: CHORE.roll.detail,
+    pieces: made,
+    after: [within(bound, 3600)],
+  });
+  const firm = work.add('firm', {
+    kind: 'wait',
+    ...CHORE.firm(frozen),
+    takes: byFigure(taskIn(tasks, 'firm').takes, 'cold'),
+    holds: [cold],
+    after: [within(roll, 1800)],
+  });
+  if (!line.coat) return [firm];
+  let last: ChoreGap = within(firm, null);
+  if (tasks.has('stick')) {
+    const stick = work.hands(
+      'stick',
+      CHORE.sticks.label,
+      HANDS_S.stick * made + HANDS_S.melt,
+      each(HANDS_S.stick),
+      {
+        detail: CHORE.sticks.detail,
+        pieces: made,
+        after: [last],
+      },
+    );
+    last = within(
+      work.add('anchor', {
+        kind: 'wait',
+        ...CHORE.anchor,
+        takes: byFigure(taskIn(tasks, 'anchor').takes, 'cold'),
+        holds: [cold],
+        after: [within(stick, 600)],
+      }),
+      null,
+    );
+  }
+  return [dipWork(work, plan, line.coat, line.lots, [fromTheCold(last.chore)], beside)];
+}
+
+/** Shells in rounds of the mould: two coats, filling, back, freezer, out. */
+export function cakesicleWork(
+  work: Work,
+  plan: LinePlan,
+  line: CakesicleLine,
+  things: CraftThings,
+): (string | ChoreGap)[] {
+  const { beside, perRack } = things;
+  const tasks = tasksOf(plan);
+  const { sizes } = plan.loads;
+  const rounds = sizes.length;
+  const bound = crumbWork(work, plan, line.binder.formulaId, perRack, beside);
+  const melted = meltWork(work, plan, line.kind !== 'compound', beside.made(line.coatFormulaId));
+  const moulds = taskIn(tasks, 'coats-1').holds.find(({ of }) => of.kind === 'mould')?.n ?? 1;
+  const topped = line.lots.some(({ toppings }) => toppings.length > 0);
+  const wash = work.hands('wash-mould', CHORE.washMould.label, HANDS_S.washMould * moulds, CHORE.washBasis, {
+    detail: CHORE.washMould.detail,
+  });
+  const dry = work.add('mould-dries', {
+    kind: 'wait',
+    label: CHORE.dries.label,
+    takes: byUsual(MOULD_DRIES_S, 'room', CHORE.dries.basis),
+    after: [wash],
+  });
+  return sizes.flatMap((pieces, i) => {
+    const k = i + 1;
+    const last = k === rounds;
+    const told = (label: string) => ({ label: CHORE.round(label, k, rounds), pieces, load: k });
+    const hands = (
+      id: string,
+      label: string,
+      eachS: number,
+      detail: string,
+      after: readonly (string | ChoreGap)[],
+      holds: readonly ChoreHold[] = [HANDS],
+    ) =>
+      work.add(`${id}-${k}`, {
+        kind: 'hands',
+        ...told(label),
+        detail,
+        takes: byHand(eachS * pieces, each(eachS)),
+        holds,
+        after,
+      });
+    const inMould: ChoreHold = {
+      of: { kind: 'mould', id: line.mouldId },
+      units: moulds,
+      until: work.idOf(last ? `out-${k}` : `wash-${k}`),
+    };
+    const freezer = one({ kind: 'freezer' }, things.coldUnits);
+    const shell = (id: string, after: string) =>
+      work.add(`${id}-${k}`, {
+        kind: 'wait',
+        ...told(CHORE.shellSets),
+        takes: byFigure(taskIn(tasks, `shell-${k}`).takes, 'cold'),
+        holds: [freezer],
+        after: [within(after, 600)],
+      });
+    const first = hands(
+      'coat-a',
+      CHORE.shellCoat[0],
+      HANDS_S.brushCavity,
+      CHORE.shellCoatDetail,
+      [dry, ...(k === 1 ? [melted] : [{ ...melted, mostS: null }, work.idOf(`coat-a-${i}`)])],
+      [HANDS, inMould],
+    );
+    const firstSet = shell('set-a', first);
+    const second = hands('coat-b', CHORE.shellCoat[1], HANDS_S.brushCavity, CHORE.shellCoatDetail, [
+      within(firstSet, SHELL_WITHIN_S),
+    ]);
+    const secondSet = shell('set-b', second);
+    const fill = hands('fill', CHORE.fillShell.label, HANDS_S.fillCavity, CHORE.fillShell.detail, [
+      secondSet,
+      bound,
+    ]);
+    const back = hands('back', CHORE.back.label, HANDS_S.backCavity, CHORE.back.detail, [fill]);
+    const freeze = work.add(`freeze-${k}`, {
+      kind: 'wait',
+      ...told(CHORE.freeze.label),
+      detail: CHORE.freeze.detail,
+      takes: byFigure(taskIn(tasks, `freeze-${k}`).takes, 'cold'),
+      holds: [freezer],
+      after: [within(back, 600)],
+    });
+    const outS = HANDS_S.unmould + HANDS_S.patch * PATCHED_SHARE;
+    const out = work.add(`out-${k}`, {
+      kind: 'hands',
+      ...told(CHORE.unmould.label),
+      detail: CHORE.unmould.detail,
+      takes: byHand(outS * pieces, CHORE.unmouldBasis),
+      holds: [HANDS],
+      after: [within(freeze, UNMOULD_WITHIN_S)],
+      fresh: 1,
+    });
+    if (!last)
+      work.add(`wash-${k}`, {
+        kind: 'hands',
+        ...told(CHORE.washMould.label),
+        detail: CHORE.washMould.detail,
+        takes: byHand(HANDS_S.washMould * moulds, CHORE.washBasis),
+        after: [out],
+      });
+    if (!topped) return [out];
+    return [
+      hands('top', CHORE.topMoulded.label, HANDS_S.garnish, CHORE.topMoulded.detail, [within(out, 1800)]),
+    ];
+  });
+}
+
+/** A sheet baked, cut and finished. */
+export function cutWork(
+  work: Work,
+  plan: LinePlan,
+  line: CubeLine,
+  things: CraftThings,
+): (string | ChoreGap)[] {
+  const tasks = tasksOf(plan);
+  const made = plan.parts.count.made.value;
+  const mix = work.add('mix', {
+    kind: 'hands',
+    ...CHORE.lineSheet,
+    detail: METHODS[plan.formula?.method ?? 'creamed'].meaning,
+    takes: byHandFigure(taskIn(tasks, 'mix').takes),
+    holds: [HANDS, one({ kind: 'bowl' })],
+  });
+  const task = taskIn(tasks, 'bake');
+  const oven = task.holds.find(({ of }) => of.kind === 'oven');
+  const on = task.holds.find(({ of }) => of.kind === 'sheet');
+  if (oven?.of.kind !== 'oven' || on?.of.kind !== 'sheet')
+    throw new Error('invariant: a sheet bakes in an oven');
+  const bake = work.add('bake', {
+    kind: 'oven',
+    label: CHORE.bake(1, 1),
+    takes: byFigure(task.takes, `oven:${line.ovenId}`, task.times),
+    holds: [
+      {
+        of: { kind: 'oven', id: oven.of.id },
+        units: oven.n * things.perRack(oven.of.id),
+        settingC: oven.of.settingC,
+      },
+      one({ kind: 'sheet', id: on.of.id }, on.n),
+    ],
+    after: [within(mix, METHODS[plan.formula?.method ?? 'creamed'].waitMin * 60)],
+    fresh: 1,
+  });
+  const cool = work.add('cool', {
+    kind: 'wait',
+    ...CHORE.coolToCut,
+    takes: byFigure(taskIn(tasks, 'cool').takes, 'room'),
+    after: [bake],
+  });
+  const sheets = on.n * task.times;
+  const cut = work.hands(
+    'cut',
+    CHORE.cut.label,
+    HANDS_S.cutSheet * sheets + HANDS_S.cutEach * made,
+    CHORE.cutBasis,
+    {
+      detail: CHORE.cut.detail,
+      pieces: made,
+      after: [cool],
+    },
+  );
+  return finishWork(work, {
+    plan,
+    finishing: line,
+    loads: [{ pieces: made, after: [cut] }],
+    beside: things.beside,
+  });
+}
+
+/** Stirred, a group at a time in the microwave, stood, cooled, finished. */
+export function mugWork(
+  work: Work,
+  plan: LinePlan,
+  line: MugLine,
+  things: CraftThings,
+): (string | ChoreGap)[] {
+  const tasks = tasksOf(plan);
+  const groups = plan.loads.sizes;
+  const stir = work.add('mix', {
+    kind: 'hands',
+    label: CHORE.stir,
+    takes: byHandFigure(taskIn(tasks, 'mix').takes),
+    holds: [HANDS, one({ kind: 'bowl' })],
+  });
+  const loads = groups.map((pieces, i) => {
+    const task = taskIn(tasks, `group-${i + 1}`);
+    const lookS = task.what.does === 'microwave group' ? task.what.firstLookS : 0;
+    const turned = work.add(`group-${i + 1}`, {
+      kind: 'oven',
+      label: CHORE.micro(i + 1, groups.length),
+      detail: CHORE.microDetail(pieces, lookS),
+      takes: byFigure(task.takes, `microwave:${line.microwaveId}`),
+      holds: [HANDS, one({ kind: 'microwave', id: line.microwaveId })],
+      after: [within(stir, 1800)],
+      pieces,
+      load: i + 1,
+      fresh: 2,
+    });
+    const stood = work.add(`stand-${i + 1}`, {
+      kind: 'wait',
+      ...CHORE.mugStand,
+      takes: byFigure(taskIn(tasks, 'stand').takes, null),
+      after: [within(turned, 0)],
+      load: i + 1,
+    });
+    const cool = tasks.get('cool');
+    const after = cool
+      ? work.add(`cool-${i + 1}`, {
+          kind: 'wait',
+          ...CHORE.coolMug,
+          takes: byFigure(cool.takes, 'room'),
+          after: [stood],
+          load: i + 1,
+        })
+      : stood;
+    return { pieces, after: [after] };
+  });
+  return finishWork(work, { plan, finishing: line, loads, beside: things.beside });
+}

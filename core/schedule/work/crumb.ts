@@ -1,0 +1,66 @@
+import type { LinePlan } from '../../plan';
+import { METHODS } from '../../process/batter.table';
+import { byFigure, byHandFigure, type ChoreGap } from './chore';
+import { HANDS, one, taskIn, tasksOf, type Beside, type Work } from './lineWork';
+import { HANDS_S } from './work.table';
+import { CHORE } from './work.words';
+
+/** Baked, cooled, crumbled and bound: what portioning waits for. */
+export function crumbWork(
+  work: Work,
+  plan: LinePlan,
+  binderId: string | null,
+  perRack: (ovenId: string) => number,
+  beside: Beside,
+): string {
+  const tasks = tasksOf(plan);
+  const cooled = plan.parts.crumbBakes.map(({ prefix, sheet, formula, microwave }) => {
+    const mix = work.add(`${prefix}mix`, {
+      kind: 'hands',
+      ...CHORE.lineSheet,
+      detail: METHODS[formula.doc.method].meaning,
+      takes: byHandFigure(taskIn(tasks, `${prefix}mix`).takes),
+      holds: [HANDS, one({ kind: 'bowl' })],
+    });
+    const task = taskIn(tasks, `${prefix}bake`);
+    const oven = task.holds.find(({ of }) => of.kind === 'oven');
+    const on = task.holds.find(({ of }) => of.kind === 'sheet');
+    const bake = work.add(`${prefix}bake`, {
+      kind: 'oven',
+      label: microwave ? CHORE.microBowls : CHORE.bake(1, 1),
+      takes: byFigure(task.takes, sheet ? `oven:${sheet.spec.oven.id}` : 'microwave', task.times),
+      holds: [
+        ...(oven?.of.kind === 'oven'
+          ? [
+              {
+                of: { kind: 'oven', id: oven.of.id } as const,
+                units: oven.n * perRack(oven.of.id),
+                settingC: oven.of.settingC,
+              },
+            ]
+          : []),
+        ...(on?.of.kind === 'sheet' ? [one({ kind: 'sheet', id: on.of.id }, on.n)] : []),
+        ...(microwave ? [one({ kind: 'microwave', id: microwave.id })] : []),
+      ],
+      after: [mix],
+    });
+    return work.add(`${prefix}cool`, {
+      kind: 'wait',
+      ...CHORE.coolToCrumble,
+      takes: byFigure(taskIn(tasks, `${prefix}cool`).takes, 'room'),
+      after: [bake],
+    });
+  });
+  const bowls = Math.max(1, Math.ceil((plan.parts.table?.sources.length ?? 1) / 1));
+  const crumbled = work.hands('crumble', CHORE.crumble.label, HANDS_S.crumble * bowls, CHORE.crumbleBasis, {
+    detail: CHORE.crumble.detail,
+    after: cooled,
+  });
+  const binder = beside.made(binderId);
+  const after: (string | ChoreGap)[] = [crumbled, ...(binder ? [binder] : [])];
+  return work.hands('bind', CHORE.bind.label, HANDS_S.bindBowl, CHORE.bindBasis, {
+    detail: CHORE.bind.detail,
+    holds: [HANDS, one({ kind: 'bowl' })],
+    after,
+  });
+}

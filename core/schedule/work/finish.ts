@@ -1,0 +1,182 @@
+import type { CoatChoice, FillingChoice, FrostingChoice, Lot } from '../../model/documents';
+import type { LinePlan } from '../../plan';
+import { byFigure, byUsual, type ChoreGap } from './chore';
+import { HANDS, one, within, type Beside, type Work } from './lineWork';
+import { COAT_WITHIN_S, DIP_WITHIN_S, FROSTING_TIMES, HANDS_S, TOP_S, TOP_SETS_S } from './work.table';
+import { CHORE, each } from './work.words';
+
+/** What goes into and on to a piece. */
+export interface Finishing {
+  readonly filling?: FillingChoice | null | undefined;
+  readonly frosting?: FrostingChoice | null | undefined;
+  readonly coat?: CoatChoice | null | undefined;
+  readonly fondant?: boolean | undefined;
+  readonly lots?: readonly Lot[] | undefined;
+}
+
+export interface ToFinish {
+  readonly plan: LinePlan;
+  readonly finishing: Finishing;
+  /** Pieces by the load that they came out of, each ready after its chores. */
+  readonly loads: readonly { readonly pieces: number; readonly after: readonly (string | ChoreGap)[] }[];
+  readonly beside: Beside;
+}
+
+/** Filled, frosted, covered, coated, topped, each load as soon as it is cool; hands back what packing waits for. */
+export function finishWork(work: Work, { plan, finishing, loads, beside }: ToFinish): (string | ChoreGap)[] {
+  const { filling, frosting, coat, fondant } = finishing;
+  const lots = finishing.lots ?? [];
+  const many = loads.length > 1;
+  const bags = frosting ? bagsWork(work, frosting, lots, beside) : [];
+  const topped = lots.some(({ toppings }) => toppings.some(({ by }) => by !== 'soak'));
+  const soaked = lots.some(({ toppings }) => toppings.some(({ by }) => by === 'soak'));
+  const toppingsMade = lots.flatMap(({ toppings }) =>
+    toppings.flatMap(({ formulaId }) => beside.made(formulaId) ?? []),
+  );
+  const done = loads.map(({ pieces, after }, i) => {
+    const load = many ? i + 1 : null;
+    const told = (last: readonly (string | ChoreGap)[]) => ({ pieces, load, after: last, fresh: 1 });
+    const ids = (name: string) => (many ? `${name}-${i + 1}` : name);
+    let last: readonly (string | ChoreGap)[] = after;
+    if (soaked)
+      last = [
+        work.hands(ids('soak'), CHORE.soak.label, HANDS_S.soak * pieces, each(HANDS_S.soak), {
+          ...told([...last, ...(frosting || coat ? [] : toppingsMade)]),
+          detail: CHORE.soak.detail,
+        }),
+      ];
+    if (filling) {
+      const eachS = {
+        core: HANDS_S.coreAndFill,
+        inject: HANDS_S.channel * filling.channels,
+        between: HANDS_S.sandwich,
+      };
+      const made = beside.made(filling.formulaId);
+      last = [
+        work.hands(
+          ids('fill-in'),
+          CHORE.fill[filling.how].label,
+          eachS[filling.how] * pieces,
+          each(eachS[filling.how]),
+          {
+            ...told([...last, ...(made ? [made] : [])]),
+            detail: CHORE.fill[filling.how].detail,
+          },
+        ),
+      ];
+    }
+    if (frosting) {
+      const eachS = TOP_S[frosting.style] + (topped && !coat ? HANDS_S.garnish : 0);
+      const label = topped && !coat ? CHORE.frostAndTop.label : CHORE.frost.label;
+      last = [
+        work.hands(ids('frost'), label, eachS * pieces, each(eachS), {
+          ...told([...last, ...bags, ...(topped && !coat ? toppingsMade : [])]),
+          detail: topped && !coat ? CHORE.frostAndTop.detail : CHORE.frost.detail,
+        }),
+      ];
+    }
+    if (fondant)
+      last = [
+        work.hands(ids('cover'), CHORE.cover.label, HANDS_S.fondant * pieces, each(HANDS_S.fondant), {
+          ...told(last),
+          detail: CHORE.cover.detail,
+        }),
+      ];
+    if (topped && !frosting && !coat)
+      last = [
+        work.hands(ids('top'), CHORE.top.label, HANDS_S.garnish * pieces, each(HANDS_S.garnish), {
+          ...told([...last, ...toppingsMade]),
+        }),
+      ];
+    return last;
+  });
+  const all = done.flat();
+  if (coat) return [dipWork(work, plan, coat, lots, all, beside)];
+  const setS = frosting && TOP_SETS_S[frosting.kind];
+  return setS
+    ? [
+        work.add('top-sets', {
+          kind: 'wait',
+          label: CHORE.topSets.label,
+          takes: byUsual(setS, 'room', CHORE.topSets.basis),
+          after: all,
+        }),
+      ]
+    : all;
+}
+
+/** Frosting is there, coloured and in bags: what frosting waits for. */
+function bagsWork(work: Work, frosting: FrostingChoice, lots: readonly Lot[], beside: Beside): ChoreGap[] {
+  const { restS, withinS } = FROSTING_TIMES[frosting.kind];
+  const made = beside.made(frosting.formulaId);
+  const colours = lots.reduce(
+    (sum, { colour, stripes }) => sum + (colour ? 1 : 0) + (stripes ?? []).filter(Boolean).length,
+    0,
+  );
+  const ready = made
+    ? { ...made, leastS: Math.max(made.leastS, restS), mostS: withinS }
+    : within(
+        work.hands('frosting', CHORE.frostingBought.label, HANDS_S.beatBought, CHORE.usual, {
+          detail: CHORE.frostingBought.detail,
+          fresh: 0.5,
+        }),
+        withinS,
+      );
+  if (colours === 0) return [ready];
+  const coloured = work.hands(
+    'colour',
+    CHORE.colour(colours).label,
+    HANDS_S.colour * colours,
+    CHORE.colourBasis,
+    {
+      detail: CHORE.colour(colours).detail,
+      after: [ready],
+    },
+  );
+  return [within(coloured, withinS)];
+}
+
+/** Melted, dipped and garnished, set. */
+export function dipWork(
+  work: Work,
+  plan: LinePlan,
+  coat: CoatChoice,
+  lots: readonly Lot[],
+  after: readonly (string | ChoreGap)[],
+  beside: Beside,
+): string {
+  const pieces = plan.parts.count.made.value;
+  const garnished = lots.some(({ toppings }) => toppings.length > 0);
+  const melted = meltWork(work, plan, coat.kind !== 'compound', beside.made(coat.formulaId));
+  const eachS = HANDS_S.dip + (garnished ? HANDS_S.garnish : 0);
+  const dip = work.hands('dip', CHORE.dip(garnished).label, eachS * pieces, each(eachS), {
+    detail: CHORE.dip(garnished).detail,
+    holds: [HANDS, one({ kind: 'vessel', id: coat.vesselId })],
+    pieces,
+    fresh: 1,
+    after: [melted, ...after],
+  });
+  const sets = plan.tasks.find(({ what }) => what.does === 'coat sets');
+  return work.add('coat-sets', {
+    kind: 'wait',
+    label: CHORE.coatSets.label,
+    detail: CHORE.coatSets.detail,
+    takes: sets ? byFigure(sets.takes, 'room') : byUsual(1200, 'room', CHORE.usual),
+    after: [dip],
+  });
+}
+
+/** Pots are melted, and tempered where the chocolate asks for it; used while they are warm. */
+export function meltWork(work: Work, plan: LinePlan, tempers: boolean, made: ChoreGap | null): ChoreGap {
+  const pots = Math.max(1, plan.pots.length);
+  const potS = tempers ? HANDS_S.temper : HANDS_S.melt;
+  const told = tempers ? CHORE.temper : CHORE.melt;
+  const id = work.hands('melt', told.label, potS * pots, told.basis(pots), {
+    detail: told.detail,
+    after: made ? [made] : [],
+  });
+  return within(id, tempers ? COAT_WITHIN_S.tempered : COAT_WITHIN_S.melted);
+}
+
+/** Pieces come from the cold and are dipped before they warm. */
+export const fromTheCold = (id: string): ChoreGap => within(id, DIP_WITHIN_S);

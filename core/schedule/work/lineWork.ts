@@ -1,0 +1,77 @@
+import type { Line } from '../../model/documents';
+import type { LinePlan, Task } from '../../plan';
+import { byHand, type Chore, type ChoreGap, type ChoreHold, type Takes, type Thing } from './chore';
+
+/** A chore as a station says it. */
+export type Told = Pick<Chore, 'kind' | 'label' | 'takes'> &
+  Partial<Pick<Chore, 'detail' | 'holds' | 'pieces' | 'load' | 'fresh'>> & {
+    readonly after?: readonly (string | ChoreGap)[];
+  };
+
+export const HANDS: ChoreHold = { of: { kind: 'hands' }, units: 1 };
+export const one = (of: Thing, units = 1): ChoreHold => ({ of, units });
+
+/** A gap with a limit. */
+export const within = (chore: string, mostS: number | null, leastS = 0): ChoreGap => ({
+  chore,
+  leastS,
+  mostS,
+});
+
+/** Chores of one line, or of what lines share, as they are told. */
+export class Work {
+  readonly chores: Chore[] = [];
+
+  constructor(
+    private readonly prefix: string,
+    private readonly lineIds: readonly string[],
+  ) {}
+
+  readonly idOf = (id: string): string => `${this.prefix}/${id}`;
+
+  /** Takes a chore in; hands back its id in the day. */
+  add(id: string, told: Told): string {
+    const whole = this.idOf(id);
+    this.chores.push({
+      id: whole,
+      lineIds: this.lineIds,
+      label: told.label,
+      detail: told.detail ?? '',
+      kind: told.kind,
+      takes: told.takes,
+      holds: told.holds ?? (told.kind === 'hands' ? [HANDS] : []),
+      after: (told.after ?? []).map((gap) =>
+        typeof gap === 'string' ? { chore: gap, leastS: 0, mostS: null } : gap,
+      ),
+      pieces: told.pieces ?? null,
+      load: told.load ?? null,
+      fresh: told.fresh ?? 0,
+    });
+    return whole;
+  }
+
+  /** Somebody's hands for so many seconds. */
+  hands(id: string, label: string, lengthS: number, basis: string, told: Partial<Told> = {}): string {
+    return this.add(id, { kind: 'hands', label, takes: byHand(lengthS, basis), ...told });
+  }
+}
+
+/** What a line's own plan says of its tasks, by id. */
+export const tasksOf = (plan: LinePlan): ReadonlyMap<string, Task> =>
+  new Map(plan.tasks.map((task) => [task.id, task]));
+
+/** A task that the plan of this family always has. */
+export function taskIn(tasks: ReadonlyMap<string, Task>, id: string): Task {
+  const task = tasks.get(id);
+  if (!task) throw new Error(`invariant: the plan has a task "${id}"`);
+  return task;
+}
+
+/** What else of the run a line's chores wait for. */
+export interface Beside {
+  /** The chore after which something made by that formula is ready; null where none makes it. */
+  readonly made: (formulaId: string | null | undefined) => ChoreGap | null;
+}
+
+export type LineOf<F extends Line['family']> = Extract<Line, { readonly family: F }>;
+export type { Takes };

@@ -1,0 +1,315 @@
+import { localOf, minutesOf, type ClockChange } from '../../model/localTime';
+import type { KitchenDoc } from '../../model/documents';
+import type { RunPlan } from '../../plan';
+import {
+  backwards,
+  backwardsInSteps,
+  breachesOf,
+  simulated,
+  toEnd,
+  triesFor,
+  type Breach,
+  type Found,
+  type SearchOptions,
+  type Simulated,
+  type Starts,
+} from '../solver';
+import { thingKey, type Chore, type Thing } from './chore';
+import { problemOf, type Posed } from './problemOf';
+import { workOf } from './runWork';
+import { OVEN_WARMS_S } from './work.table';
+
+/** A chore at its time. */
+export interface Timed {
+  readonly chore: Chore;
+  /** Local times, to the minute. */
+  readonly startAt: string;
+  readonly endAt: string;
+  /** Minutes before the run must be ready. */
+  readonly startMin: number;
+  readonly endMin: number;
+  /** How much earlier it could begin with nothing else moved, s. */
+  readonly slackS: number;
+  /** What keeps it from beginning earlier than that; null where it is the beginning of the day. */
+  readonly heldBy: string | null;
+}
+
+/** An oven turned on, or from one heat to another. */
+export interface OvenTurn {
+  readonly ovenId: string;
+  readonly settingC: number;
+  readonly first: boolean;
+  readonly at: string;
+  readonly atMin: number;
+}
+
+/** A run's day on all that the kitchen has. */
+export interface RunDay {
+  readonly chores: readonly Timed[];
+  readonly turns: readonly OvenTurn[];
+  /** Local time of the latest start of which nine days in ten are ready in time; null without chores. */
+  readonly safeStartAt: string | null;
+  /** When the plan itself is done, before the run must be ready. */
+  readonly doneAt: string | null;
+  /** What the plan keeps in hand at its end, min. */
+  readonly inHandMin: number;
+  /** Of days with nothing in hand, how many would be ready in time, 0 to 1. */
+  readonly bareChance: number;
+  /** What eats the margin: a cause or a chore, with its part. */
+  readonly eaters: Simulated['eaters'];
+  /** Places where a longest gap is all but used up. */
+  readonly squeezes: number;
+  /** Hands-on work of the day, and from the first to the last of it, min. */
+  readonly handsMin: number;
+  readonly feetMin: number;
+  /** What the independent checker says of it: empty. */
+  readonly breaches: readonly Breach[];
+  readonly lacking: Posed['lacking'];
+  readonly things: readonly Thing[];
+  /** What the solver found, to begin from when something moves. */
+  readonly starts: Starts;
+}
+
+export interface DayQuestion {
+  readonly whole: RunPlan;
+  readonly kitchen: KitchenDoc;
+  /** Local time by which all is packed. */
+  readonly readyAt: string;
+  readonly changes?: readonly ClockChange[] | undefined;
+}
+
+export interface DayEffort {
+  /** Orders to try; the usual number for so many chores where nothing is said. */
+  readonly tries?: number;
+  readonly seed?: number;
+}
+
+/** Days that are simulated, and of which nine in ten are ready. */
+const DAYS = 1000;
+const SURE = 0.9;
+/** Nights that are told to the solver, before the run is ready. */
+const NIGHTS = 8;
+
+/** Nobody works while the kitchen rests: stretches before the run is ready, s, its end at 0. */
+export function nightsBefore(
+  kitchen: KitchenDoc,
+  readyAt: string,
+  changes: readonly ClockChange[] | undefined,
+): (readonly [number, number])[] {
+  const { restFrom = '22:00', restUntil = '06:30' } = kitchen;
+  if (restFrom === restUntil) return [];
+  const ready = minutesOf(readyAt, changes);
+  const day = 1440;
+  return Array.from({ length: NIGHTS + 2 }, (_, back): readonly [number, number] => {
+    const date = localOf(ready - (back - 1) * day, changes).slice(0, 10);
+    const until = minutesOf(`${date}T${restUntil}`, changes);
+    const before = localOf(until - day, changes).slice(0, 10);
+    const from = minutesOf(`${restFrom > restUntil ? before : date}T${restFrom}`, changes);
+    return [(from - ready) * 60, (until - ready) * 60];
+  }).filter(([from]) => from < 0);
+}
+
+/** The day of a run: every chore of every line on the things that there are. Null where nothing has to be done, or no day can be made. */
+export const dayOfRun = (question: DayQuestion, effort: DayEffort = {}): RunDay | null =>
+  toEnd(dayInSteps(question, effort));
+
+/** The same by steps, each saying how far it is, 0 to 1: it may be left at any of them. */
+export function* dayInSteps(
+  question: DayQuestion,
+  effort: DayEffort = {},
+): Generator<number, RunDay | null, void> {
+  const { whole, kitchen, readyAt, changes } = question;
+  const chores = workOf(whole, kitchen);
+  if (chores.length === 0) return null;
+  const bare = posedAt(question, chores, 0);
+  if (bare.lacking.length > 0) return emptyDay(bare);
+  const options = { seed: effort.seed ?? 1, tries: effort.tries ?? triesFor(chores.length) };
+  const first = yield* backwardsInSteps(bare.problem, options);
+  if (!first) return null;
+  const sim = simulated(bare.problem, first.starts, bare.doubts, { seed: 7, days: DAYS, sure: SURE });
+  // The margin goes to the end of the day; nights fall elsewhere then, and the day is laid anew round them.
+  const inHandS = Math.ceil(sim.marginS / 300) * 300;
+  const posed = posedAt(question, chores, inHandS);
+  const found = moved(posed, first, options);
+  if (!found) return null;
+  return told(question, chores, posed, found, sim, inHandS, readyAt, changes);
+}
+
+/** The same day where it keeps clear of the nights; else found anew. */
+function moved(posed: Posed, first: Found, options: SearchOptions): Found | null {
+  if (breachesOf(posed.problem, first.starts).length === 0) return first;
+  return backwards(posed.problem, {
+    ...options,
+    from: first.starts,
+    tries: Math.max(40, options.tries >> 2),
+  });
+}
+
+function posedAt(
+  { kitchen, readyAt, changes }: DayQuestion,
+  chores: readonly Chore[],
+  inHandS: number,
+): Posed {
+  const nights = nightsBefore(kitchen, readyAt, changes).map(
+    ([from, until]) => [from + inHandS, until + inHandS] as const,
+  );
+  return problemOf(chores, kitchen, nights);
+}
+
+const emptyDay = ({ lacking, things }: Posed): RunDay => ({
+  chores: [],
+  turns: [],
+  safeStartAt: null,
+  doneAt: null,
+  inHandMin: 0,
+  bareChance: 0,
+  eaters: [],
+  squeezes: 0,
+  handsMin: 0,
+  feetMin: 0,
+  breaches: [],
+  lacking,
+  things,
+  starts: [],
+});
+
+function told(
+  { kitchen }: DayQuestion,
+  chores: readonly Chore[],
+  posed: Posed,
+  found: Found,
+  sim: Simulated,
+  inHandS: number,
+  readyAt: string,
+  changes: readonly ClockChange[] | undefined,
+): RunDay {
+  const readyMin = minutesOf(readyAt, changes);
+  const minutesBefore = (seconds: number) => (inHandS - seconds) / 60;
+  const at = (seconds: number) => localOf(readyMin - minutesBefore(seconds), changes);
+  const slack = slackOf(posed, found.starts);
+  const timed = chores.map((chore, i): Timed => {
+    const start = found.starts[i] ?? 0;
+    const end = start + (posed.problem.jobs[i]?.lengthS ?? 0);
+    return {
+      chore,
+      startAt: at(start),
+      endAt: at(end),
+      startMin: minutesBefore(start),
+      endMin: minutesBefore(end),
+      slackS: slack[i]?.slackS ?? 0,
+      heldBy: slack[i]?.by === undefined || slack[i].by < 0 ? null : (chores[slack[i].by]?.id ?? null),
+    };
+  });
+  const turns = turnsOf(timed, kitchen, at, inHandS);
+  const firstMin = Math.max(...timed.map(({ startMin }) => startMin), ...turns.map(({ atMin }) => atMin));
+  const hands = timed.filter(({ chore }) => chore.kind === 'hands');
+  const handsMin = hands.reduce((sum, { chore }) => sum + chore.takes.lengthS / 60, 0);
+  const feetMin =
+    hands.length === 0
+      ? 0
+      : Math.max(...hands.map(({ startMin }) => startMin)) - Math.min(...hands.map(({ endMin }) => endMin));
+  return {
+    chores: [...timed].sort((a, b) => b.startMin - a.startMin || b.endMin - a.endMin),
+    turns,
+    safeStartAt: localOf(readyMin - firstMin, changes),
+    doneAt: localOf(readyMin - Math.min(...timed.map(({ endMin }) => endMin)), changes),
+    inHandMin: inHandS / 60,
+    bareChance: sim.inTime(0),
+    eaters: sim.eaters,
+    squeezes: found.worth.squeezes,
+    handsMin,
+    feetMin,
+    breaches: breachesOf(posed.problem, found.starts),
+    lacking: [],
+    things: posed.things,
+    starts: found.starts,
+  };
+}
+
+/** When ovens are turned on and turned to another heat: hot when the first that needs it goes in. */
+function turnsOf(
+  timed: readonly Timed[],
+  { ovens }: KitchenDoc,
+  at: (seconds: number) => string,
+  inHandS: number,
+): OvenTurn[] {
+  const seconds = (minutesBefore: number) => inHandS - minutesBefore * 60;
+  return ovens.flatMap(({ id }) => {
+    const uses = timed
+      .flatMap((one) =>
+        one.chore.holds
+          .filter(({ of }) => thingKey(of) === `oven:${id}`)
+          .map(({ settingC }) => ({
+            from: seconds(one.startMin),
+            until: seconds(one.endMin),
+            settingC: settingC ?? 0,
+          })),
+      )
+      .sort((a, b) => a.from - b.from);
+    let until = -Infinity;
+    let hot: number | null = null;
+    return uses.flatMap((use): OvenTurn[] => {
+      const before = until;
+      until = Math.max(until, use.until);
+      if (use.settingC === hot) return [];
+      const first = hot === null;
+      hot = use.settingC;
+      const turned = Math.max(use.from - OVEN_WARMS_S, before);
+      return [{ ovenId: id, settingC: use.settingC, first, at: at(turned), atMin: (inHandS - turned) / 60 }];
+    });
+  });
+}
+
+/** How much earlier each chore could begin while all others stay, and what is in its way. */
+function slackOf({ problem }: Posed, starts: Starts): { readonly slackS: number; readonly by: number }[] {
+  const { jobs, resources, spans } = problem;
+  const start = (i: number) => starts[i] ?? 0;
+  const end = (i: number) => start(i) + (jobs[i]?.lengthS ?? 0);
+  const first = Math.min(...jobs.map((_, i) => start(i)));
+  const uses = resources.map((_, r) => [
+    ...jobs.flatMap(({ holds }, i) =>
+      holds
+        .filter(({ resource }) => resource === r)
+        .map(({ units, mode }) => ({ job: i, from: start(i), until: end(i), units, mode })),
+    ),
+    ...spans
+      .filter(({ hold }) => hold.resource === r)
+      .map(({ hold: { units, mode }, jobs: members }) => ({
+        job: members[0] ?? -1,
+        from: start(members[0] ?? 0),
+        until: end(members.at(-1) ?? 0),
+        units,
+        mode,
+      })),
+  ]);
+  return jobs.map((job, i) => {
+    let earliest = first;
+    let by = -1;
+    const limit = (at: number, other: number) => {
+      if (at > earliest + 1e-6) [earliest, by] = [Math.min(at, start(i)), other];
+    };
+    for (const gap of job.after) limit(end(gap.job) + gap.leastS, gap.job);
+    jobs.forEach((next, j) => {
+      for (const gap of next.after)
+        if (gap.job === i && gap.mostS !== null) limit(start(j) - gap.mostS - job.lengthS, j);
+    });
+    const held = [
+      ...job.holds,
+      ...spans.filter(({ jobs: members }) => members[0] === i).map(({ hold }) => hold),
+    ];
+    for (const { resource, units, mode } of held) {
+      const all = resources[resource];
+      // Where it would meet others that leave too little, or another heat.
+      for (const use of uses[resource] ?? []) {
+        if (use.job === i || use.until > start(i) + 1e-6) continue;
+        const beside = (uses[resource] ?? [])
+          .filter((one) => one.job !== i && one.from < use.until - 1e-6 && one.until >= use.until - 1e-6)
+          .reduce((sum, one) => sum + one.units, 0);
+        const other = mode !== undefined && use.mode !== undefined && use.mode !== mode;
+        if (other) limit(use.until + (all?.changeS ?? 0), use.job);
+        else if (beside + units > (all?.units ?? 0) + 1e-6) limit(use.until, use.job);
+      }
+    }
+    return { slackS: Math.max(0, start(i) - earliest), by };
+  });
+}

@@ -1,0 +1,83 @@
+import type { KitchenDoc } from '../../model/documents';
+import type { LinePlan, RunPlan } from '../../plan';
+import { isNutty } from '../../plan';
+import { coldRoomOf } from '../cold';
+import type { Chore, ChoreGap } from './chore';
+import { componentsWork } from './components';
+import { cakesicleWork, cutWork, mugWork, popWork, type CraftThings } from './craft';
+import { Work } from './lineWork';
+import { wellsWork } from './wells';
+import { HANDS_S } from './work.table';
+import { CHORE } from './work.words';
+
+/** All chores of a run, from butter out to packed and cold: of each line, and of what lines share. */
+export function workOf(whole: RunPlan, kitchen: KitchenDoc): Chore[] {
+  const { chores, beside } = componentsWork(whole);
+  const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
+  const packed: { readonly plan: LinePlan; readonly id: string }[] = [];
+  for (const plan of plans) {
+    const made = plan.parts.count.made.value;
+    if (made <= 0) continue;
+    const work = new Work(plan.line.id, [plan.line.id]);
+    const after = lineWork(work, plan, {
+      beside,
+      perRack: (id) => kitchen.ovens.find((oven) => oven.id === id)?.tinsPerRack ?? 1,
+      coldUnits: coldUnitsOf(plan, kitchen),
+    });
+    const id = work.hands('pack', CHORE.pack.label, HANDS_S.packOnce + HANDS_S.pack * made, CHORE.packBasis, {
+      detail: CHORE.pack.detail,
+      pieces: made,
+      after,
+    });
+    packed.push({ plan, id });
+    chores.push(...work.chores);
+  }
+  return nutFreeFirst(chores, packed);
+}
+
+function lineWork(work: Work, plan: LinePlan, things: CraftThings): (string | ChoreGap)[] {
+  const { line } = plan;
+  const wells = (
+    finishing: Parameters<typeof wellsWork>[2]['finishing'],
+    on: { readonly tinId: string; readonly ovenId: string },
+  ) => wellsWork(work, plan, { finishing, tinId: on.tinId, ovenId: on.ovenId, beside: things.beside });
+  switch (line.family) {
+    case 'cupcake':
+      return wells(line, line);
+    case 'mini':
+      return line.style === 'cubes' ? cutWork(work, plan, line, things) : wells(line, line);
+    case 'pop':
+      return popWork(work, plan, line, things);
+    case 'cakesicle':
+      return cakesicleWork(work, plan, line, things);
+    case 'mug':
+      return mugWork(work, plan, line, things);
+  }
+}
+
+/** Trays or moulds in the cold at once, no more than there is room for. */
+function coldUnitsOf(plan: LinePlan, kitchen: KitchenDoc): number {
+  const cold = coldRoomOf(plan, kitchen);
+  return cold ? Math.max(1, Math.min(cold.needed, cold.room ?? cold.needed)) : 1;
+}
+
+const nutFree = ({ line }: LinePlan): boolean => {
+  const lots = line.lots ?? [];
+  return lots.length > 0 && lots.every((lot) => lot.nutFree === true);
+};
+
+/** What is promised to be free of nuts is finished and put away before anything with nuts is begun. */
+function nutFreeFirst(
+  chores: readonly Chore[],
+  packed: readonly { readonly plan: LinePlan; readonly id: string }[],
+): Chore[] {
+  const free = packed.filter(({ plan }) => nutFree(plan));
+  const nutty = new Set(packed.filter(({ plan }) => isNutty(plan.allergens)).map(({ plan }) => plan.line.id));
+  if (free.length === 0 || nutty.size === 0) return [...chores];
+  const gaps = free.map(({ id }): ChoreGap => ({ chore: id, leastS: 0, mostS: null }));
+  return chores.map((chore) => {
+    // What both need, and what only stands about, goes on as it would.
+    const own = chore.lineIds.every((id) => nutty.has(id));
+    return own && chore.kind === 'hands' ? { ...chore, after: [...chore.after, ...gaps] } : chore;
+  });
+}

@@ -1,0 +1,142 @@
+import type { LinePlan } from '../../plan';
+import { METHODS } from '../../process/batter.table';
+import { byFigure, byHand, byHandFigure, fixedTime, type ChoreGap } from './chore';
+import type { Finishing } from './finish';
+import { finishWork } from './finish';
+import { HANDS, one, taskIn, tasksOf, within, type Beside, type Work } from './lineWork';
+import { HANDS_S, IN_TIN } from './work.table';
+import { CHORE } from './work.words';
+
+/** Pieces that bake in the wells of tins, load by load, and are finished. */
+export function wellsWork(
+  work: Work,
+  plan: LinePlan,
+  {
+    finishing,
+    tinId,
+    ovenId,
+    beside,
+  }: {
+    readonly finishing: Finishing;
+    readonly tinId: string;
+    readonly ovenId: string;
+    readonly beside: Beside;
+  },
+): (string | ChoreGap)[] {
+  const tasks = tasksOf(plan);
+  const { sizes } = plan.loads;
+  const loads = sizes.length;
+  if (loads === 0) return [];
+  const { bake, cool, loadPlan, wellsOfTin, clocked } = plan.parts;
+  if (!bake || !cool || !loadPlan || !clocked) throw new Error('invariant: what bakes in wells has loads');
+  const settingC = bake.oven.setting.value;
+  const ahead = ['butter-out', 'eggs-out'].flatMap((id) => {
+    const task = tasks.get(id);
+    return task ? [work.add(id, { ...aheadOf(task.what.does), takes: fixedTime(task.takes.value, '') })] : [];
+  });
+  const weigh = work.add('weigh-out', {
+    kind: 'hands',
+    ...CHORE.line,
+    takes: byHandFigure(taskIn(tasks, 'weigh-out').takes),
+  });
+  const waitS = taskIn(tasks, 'fill').after[0]?.mostS ?? METHODS.creamed.waitMin * 60;
+  const bowls = bowlsOfLoads(sizes, plan, waitS);
+  const fillWell = taskIn(tasks, 'fill').takes;
+  const turns: { readonly pieces: number; readonly after: readonly (string | ChoreGap)[] }[] = [];
+  let before = 0;
+  bowls.forEach((group, b) => {
+    const lastFill = work.idOf(`fill-${before + group.length}`);
+    const mix = work.add(bowls.length > 1 ? `mix-${b + 1}` : 'mix', {
+      kind: 'hands',
+      label: CHORE.mix(b + 1, bowls.length).label,
+      detail: METHODS[plan.formula?.method ?? 'creamed'].meaning,
+      takes: byHandFigure(taskIn(tasks, 'mix').takes),
+      holds: [HANDS, { ...one({ kind: 'bowl' }), until: lastFill }],
+      after: [weigh, ...ahead],
+    });
+    for (const pieces of group) {
+      before += 1;
+      const k = before;
+      const tins = Math.ceil(pieces / (wellsOfTin ?? pieces));
+      const again = k + loadPlan.tins - 1 < loads && k < loads;
+      const out = work.idOf(`out-${k}`);
+      const fill = work.add(`fill-${k}`, {
+        kind: 'hands',
+        label: CHORE.fillTins(k, loads),
+        detail: CHORE.fillTinsDetail,
+        takes: byHandFigure(fillWell, pieces),
+        holds: [HANDS, { of: { kind: 'tin', id: tinId }, units: tins, until: out }],
+        after: [within(mix, waitS), ...(k > 1 ? [work.idOf(`fill-${k - 1}`)] : [])],
+        pieces,
+        load: k,
+      });
+      const last = k === loads && clocked.last ? clocked.last : clocked;
+      const load = work.add(`load-${k}`, {
+        kind: 'oven',
+        label: CHORE.bake(k, loads),
+        detail: CHORE.bakeDetail(pieces, Math.round(last.firstLook.value / 60)),
+        takes: byFigure(last.time, `oven:${ovenId}`),
+        holds: [{ of: { kind: 'oven', id: ovenId }, units: tins, settingC }],
+        after: [within(fill, waitS), within(mix, waitS + fillWell.value * pieces)],
+        pieces,
+        load: k,
+        fresh: 1,
+      });
+      const stand = work.add(`stand-${k}`, {
+        kind: 'wait',
+        ...CHORE.stand,
+        takes: fixedTime(IN_TIN.standS, CHORE.standBasis),
+        after: [within(load, 60)],
+        load: k,
+      });
+      const turnS = (HANDS_S.turnOutTin + (again ? HANDS_S.relineTin : 0)) * tins;
+      const turned = work.add(`out-${k}`, {
+        kind: 'hands',
+        ...CHORE.out(again),
+        takes: byHand(turnS, CHORE.outBasis(tins, again)),
+        after: [within(stand, IN_TIN.mostS)],
+        pieces,
+        load: k,
+      });
+      // It has cooled in its tin for a while by then.
+      const cooling = byFigure(cool.time, 'room');
+      const cooled = work.add(`cool-${k}`, {
+        kind: 'wait',
+        ...CHORE.cool,
+        takes: { ...cooling, lengthS: Math.max(0, cooling.lengthS - IN_TIN.standS - turnS) },
+        after: [turned],
+        load: k,
+      });
+      turns.push({ pieces, after: [cooled] });
+    }
+  });
+  return finishWork(work, { plan, finishing, loads: turns, beside });
+}
+
+const aheadOf = (does: string) =>
+  does === 'butter out'
+    ? ({
+        kind: 'ahead',
+        label: 'Butter out',
+        detail: 'Soft at {18 °C} to {20 °C}: a finger leaves a dent and does not slide through.',
+      } as const)
+    : ({
+        kind: 'ahead',
+        label: 'Eggs and milk out',
+        detail: 'At room temperature they blend without curdling the batter.',
+      } as const);
+
+/** Loads by the bowl that they are filled from: batter that would wait too long for its oven is mixed in another bowl. */
+function bowlsOfLoads(sizes: readonly number[], plan: LinePlan, waitS: number): number[][] {
+  const { bake, loadPlan } = plan.parts;
+  const cycleS =
+    (bake?.time.value ?? 0) +
+    IN_TIN.standS +
+    (HANDS_S.turnOutTin + HANDS_S.relineTin) * (loadPlan?.tins ?? 1);
+  const together = Math.max(1, Math.floor(waitS / cycleS) + 1);
+  const bowls = Math.ceil(sizes.length / together);
+  const each = Math.ceil(sizes.length / bowls);
+  return Array.from({ length: bowls }, (_, b) => sizes.slice(b * each, (b + 1) * each)).filter(
+    (group) => group.length > 0,
+  );
+}
