@@ -24,7 +24,7 @@ const CORE = {
   line: ['model', 'param'],
   exchange: ['formula', 'model', 'param', 'quantity'],
   plan: ['caution', 'figure', 'formula', 'line', 'model', 'param', 'piece', 'process', 'quantity'],
-  schedule: ['figure', 'formula', 'model', 'plan', 'process', 'quantity'],
+  schedule: ['figure', 'formula', 'line', 'model', 'plan', 'process', 'quantity'],
   bench: ['line', 'model', 'plan', 'process'],
 };
 const core = (name) => `core/${name}`;

@@ -9,6 +9,8 @@ export { FormulasScreen } from './formulas/FormulasScreen';
 export { NewFormulaScreen } from './formulas/NewFormulaScreen';
 export { KitchenScreen } from './kitchen/KitchenScreen';
 export { LogbookScreen } from './logbook/LogbookScreen';
+export { DayScreen } from './day/DayScreen';
+export { GlanceScreen } from './day/GlanceScreen';
 export { BakeScreen } from './runs/BakeScreen';
 export { FromScreen } from './runs/FromScreen';
 export { GatherScreen } from './runs/GatherScreen';

@@ -150,8 +150,8 @@ export function pieceFileText(piece: PieceDoc): string {
 }
 
 /** Hands a text to the person as a file. */
-export function saveFile(name: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+export function saveFile(name: string, text: string, type = 'application/json'): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

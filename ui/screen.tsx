@@ -120,8 +120,10 @@ export function Columns({ children }: { readonly children: ReactNode }) {
   if (!wide) return children;
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(2), alignItems: 'flex-start' }}>
-      {Children.map(children, (child) => (
-        <View style={{ flexBasis: 420, flexGrow: 1, maxWidth: 580 }}>{child}</View>
+      {Children.toArray(children).map((child, i) => (
+        <View key={i} style={{ flexBasis: 400, flexGrow: 1, maxWidth: 580 }}>
+          {child}
+        </View>
       ))}
     </View>
   );

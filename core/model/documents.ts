@@ -132,6 +132,10 @@ export const runSchema = z.looseObject({
     .array(z.looseObject({ name, by: z.enum(['g', 'pieces']), amount: z.number().min(0).max(1_000_000) }))
     .max(200)
     .optional(),
+  /** Parts of it that are made so many days before, by their id. */
+  ahead: z.record(z.string().max(200), z.number().int().min(1).max(7)).optional(),
+  /** Chores of its day that somebody holds at a time, by their id: minutes before the run must be ready. */
+  held: z.record(z.string().max(200), z.number().min(0).max(20_000)).optional(),
   /** Keys of what is already weighed out, brought or warmed for the run as a whole. */
   ticks: z.array(z.string().max(200)).max(2000).optional(),
 });

@@ -26,10 +26,12 @@ interface RunFrameProps {
   readonly children: (open: OpenRun) => ReactNode;
   /** Whether one line is looked at, with its drawing beside it; else the run as a whole. */
   readonly ofLine?: boolean;
+  /** About the run as a whole: no drawing of a line at its side, all the width for the work. */
+  readonly broad?: boolean;
 }
 
 /** A run at one of its stages: title, stages, the work, and on a wide screen the runs and the cut at its sides. */
-export function RunFrame({ id, stage, foot, children, ofLine = false }: RunFrameProps) {
+export function RunFrame({ id, stage, foot, children, ofLine = false, broad = false }: RunFrameProps) {
   const view = useRun(id);
   const now = useNow(60_000);
   const router = useRouter();
@@ -61,7 +63,8 @@ export function RunFrame({ id, stage, foot, children, ofLine = false }: RunFrame
         </>
       }
       foot={open ? foot?.(open) : undefined}
-      beside={plan && width >= EXTRA_WIDE ? <Beside runId={run.id} plan={plan} /> : undefined}
+      broad={broad}
+      beside={!broad && plan && width >= EXTRA_WIDE ? <Beside runId={run.id} plan={plan} /> : undefined}
     >
       {open ? children(open) : <Small>Reckoning.</Small>}
     </Screen>

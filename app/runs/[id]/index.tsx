@@ -1,6 +1,9 @@
-import { Redirect, useLocalSearchParams } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
+import { later } from '../../../screens/later';
+
+const GlanceScreen = later('GlanceScreen');
 
 export default function Run() {
   const { id } = useLocalSearchParams<{ id: string }>();
-  return <Redirect href={{ pathname: '/runs/[id]/sums', params: { id } }} />;
+  return <GlanceScreen id={id} />;
 }

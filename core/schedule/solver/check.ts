@@ -11,6 +11,8 @@ export type Breach =
   | { readonly breach: 'too many'; readonly resource: string; readonly atS: number; readonly units: number }
   | { readonly breach: 'two settings'; readonly resource: string; readonly jobs: readonly [string, string] }
   | { readonly breach: 'closed'; readonly resource: string; readonly job: string }
+  | { readonly breach: 'not ended'; readonly job: string; readonly byS: number }
+  | { readonly breach: 'begun before'; readonly job: string; readonly byS: number }
   | { readonly breach: 'moved'; readonly job: string };
 
 const SLACK_S = 0.5;
@@ -41,6 +43,10 @@ export function breachesOf(problem: Problem, starts: Starts): Breach[] {
       if (gap.mostS !== null && waited > gap.mostS + SLACK_S)
         out.push({ breach: 'too late', job: job.id, after, byS: waited - gap.mostS });
     }
+    if (job.endsByS !== undefined && until(i) > job.endsByS + SLACK_S)
+      out.push({ breach: 'not ended', job: job.id, byS: until(i) - job.endsByS });
+    if (job.notBeforeS !== undefined && from(i) < job.notBeforeS - SLACK_S)
+      out.push({ breach: 'begun before', job: job.id, byS: job.notBeforeS - from(i) });
     if (job.fixedS !== undefined && Math.abs(from(i) - job.fixedS) > SLACK_S)
       out.push({ breach: 'moved', job: job.id });
   });

@@ -93,35 +93,67 @@ export function laidOut(problem: Problem): Laid {
   };
 }
 
-/** What holds some of a resource, and when. */
-interface Use {
+/** A stretch of one mode. */
+interface Moded {
   readonly job: number;
   readonly from: number;
   readonly until: number;
-  readonly units: number;
   readonly mode: number;
 }
 
-/** Uses of one resource, by when they begin. */
+/** How much of one resource is held along time: a step at each place where that changes. */
 class Calendar {
-  readonly uses: Use[] = [];
+  /** From `times[i]` until the next one `loads[i]` is held. */
+  private readonly times: number[] = [-Infinity];
+  private readonly loads: number[] = [0];
+  private readonly moded: Moded[] = [];
 
   constructor(
     private readonly units: number,
     private readonly change: number,
     closed: readonly (readonly [number, number])[],
   ) {
-    for (const [from, until] of closed) this.add({ job: -1, from, until, units, mode: -1 });
+    for (const [from, until] of closed) this.hold(from, until, units);
   }
 
-  add(use: Use): void {
-    let i = this.uses.length;
-    while (i > 0 && (this.uses[i - 1]?.from ?? 0) > use.from) i -= 1;
-    this.uses.splice(i, 0, use);
+  add(job: number, from: number, until: number, units: number, mode: number): void {
+    this.hold(from, until, units);
+    if (mode >= 0) this.moded.push({ job, from, until, mode });
   }
 
-  remove(job: number): void {
-    for (let i = this.uses.length - 1; i >= 0; i -= 1) if (this.uses[i]?.job === job) this.uses.splice(i, 1);
+  remove(job: number, from: number, until: number, units: number, mode: number): void {
+    this.hold(from, until, -units);
+    if (mode < 0) return;
+    const at = this.moded.findIndex((one) => one.job === job && one.from === from);
+    if (at >= 0) this.moded.splice(at, 1);
+  }
+
+  private hold(from: number, until: number, units: number): void {
+    if (until - from <= EPS || units === 0) return;
+    const first = this.stepAt(from);
+    const last = this.stepAt(until);
+    for (let i = first; i < last; i += 1) this.loads[i] = (this.loads[i] ?? 0) + units;
+  }
+
+  /** The step that begins just then, put in where there is none. */
+  private stepAt(at: number): number {
+    const i = this.stepOf(at);
+    if (this.times[i] === at) return i;
+    this.times.splice(i + 1, 0, at);
+    this.loads.splice(i + 1, 0, this.loads[i] ?? 0);
+    return i + 1;
+  }
+
+  /** The step that a time falls into. */
+  private stepOf(at: number): number {
+    let low = 0;
+    let high = this.times.length - 1;
+    while (low < high) {
+      const middle = (low + high + 1) >> 1;
+      if ((this.times[middle] ?? 0) <= at) low = middle;
+      else high = middle - 1;
+    }
+    return low;
   }
 
   /** The first time from which so much is free all through; NaN where there never is. */
@@ -135,36 +167,27 @@ class Calendar {
     }
   }
 
-  /** Where not so much is free between two times: when the first that is in the way ends; −Infinity where it is. */
+  /** Where not so much is free between two times: when it is free again after what is in the way; −Infinity where it is. */
   blockedUntil(from: number, until: number, units: number, mode: number): number {
     // Jobs without length are in nobody's way and find anything free.
     if (until - from <= EPS) return -Infinity;
-    const { uses } = this;
-    const room = this.units - units + EPS;
-    let first = Infinity;
-    for (let i = 0; i < uses.length; i += 1) {
-      const use = uses[i] as Use;
-      if (use.from >= until + this.change - EPS) break;
-      const other = mode >= 0 && use.mode >= 0 && use.mode !== mode;
-      if (other) {
-        if (use.until + this.change > from + EPS) first = Math.min(first, use.until + this.change);
-        continue;
+    const { times, loads } = this;
+    let blocked = -Infinity;
+    if (units > 0) {
+      const room = this.units - units + EPS;
+      for (let i = this.stepOf(from + EPS); i < times.length && (times[i] ?? 0) < until - EPS; i += 1) {
+        if ((loads[i] ?? 0) <= room) continue;
+        let next = i + 1;
+        while (next < times.length && (loads[next] ?? 0) > room) next += 1;
+        blocked = times[next] ?? Infinity;
+        break;
       }
-      if (use.until <= from + EPS || use.from >= until - EPS) continue;
-      // The load is largest where some use begins: what overlaps this one's begin.
-      const at = Math.max(use.from, from);
-      let load = 0;
-      let ends = Infinity;
-      for (let j = 0; j < uses.length; j += 1) {
-        const one = uses[j] as Use;
-        if (one.from > at + EPS) break;
-        if (one.until <= at + EPS) continue;
-        load += one.units;
-        ends = Math.min(ends, one.until);
-      }
-      if (load > room) first = Math.min(first, ends);
     }
-    return first === Infinity ? -Infinity : first;
+    if (mode < 0) return blocked;
+    for (const one of this.moded)
+      if (one.mode !== mode && one.from < until + this.change - EPS && one.until + this.change > from + EPS)
+        blocked = Math.max(blocked, one.until + this.change);
+    return blocked;
   }
 }
 
@@ -186,21 +209,22 @@ export function placed(laid: Laid, rank: ArrayLike<number>, closeFirst: boolean)
     (units, r) => new Calendar(units, laid.change[r] ?? 0, laid.closed[r] ?? []),
   );
   const endOf = (i: number) => (start[i] ?? 0) + (length[i] ?? 0);
+  /** Since when each job's spans are held, as they were put in. */
+  const spanFrom: number[][] = [];
   let left = n;
   let patience = PATIENCE * n + 40;
 
   const occupy = (i: number, at: number) => {
     const until = at + (length[i] ?? 0);
     for (const { resource, units, mode } of laid.holds[i] ?? [])
-      calendars[resource]?.add({ job: i, from: at, until, units, mode });
-    for (const { held, previous } of laid.spans[i] ?? [])
-      calendars[held.resource]?.add({
-        job: i,
-        from: previous < 0 ? at : endOf(previous),
-        until,
-        units: held.units,
-        mode: held.mode,
-      });
+      calendars[resource]?.add(i, at, until, units, mode);
+    const members = laid.spans[i] ?? [];
+    if (members.length === 0) return;
+    const from = members.map(({ previous }) => (previous < 0 ? at : endOf(previous)));
+    members.forEach(({ held }, k) =>
+      calendars[held.resource]?.add(i, from[k] ?? at, until, held.units, held.mode),
+    );
+    spanFrom[i] = from;
   };
   const put = (i: number, at: number) => {
     start[i] = at;
@@ -212,8 +236,13 @@ export function placed(laid: Laid, rank: ArrayLike<number>, closeFirst: boolean)
     if (Number.isNaN(start[i] ?? NaN)) return true;
     if (!Number.isNaN(laid.fixed[i] ?? NaN)) return false;
     for (const j of next[i] ?? []) if (!takeOut(j)) return false;
-    for (const { resource } of laid.holds[i] ?? []) calendars[resource]?.remove(i);
-    for (const { held } of laid.spans[i] ?? []) calendars[held.resource]?.remove(i);
+    const at = start[i] ?? 0;
+    const until = at + (length[i] ?? 0);
+    for (const { resource, units, mode } of laid.holds[i] ?? [])
+      calendars[resource]?.remove(i, at, until, units, mode);
+    (laid.spans[i] ?? []).forEach(({ held }, k) =>
+      calendars[held.resource]?.remove(i, spanFrom[i]?.[k] ?? at, until, held.units, held.mode),
+    );
     start[i] = NaN;
     left += 1;
     for (const j of next[i] ?? []) open[j] = (open[j] ?? 0) + 1;
@@ -269,6 +298,26 @@ export function placed(laid: Laid, rank: ArrayLike<number>, closeFirst: boolean)
         if (free > at + EPS) [at, moved] = [free, true];
       }
     }
+    // What stands fast after it leaves it so much time, and is to follow closely enough.
+    let last = Infinity;
+    for (const j of next[job] ?? []) {
+      const fast = laid.fixed[j] ?? NaN;
+      if (Number.isNaN(fast)) continue;
+      const gap = before[j]?.find((one) => one.job === job);
+      last = Math.min(last, fast - own - (gap?.least ?? 0));
+      const soonest = fast - own - (gap?.most ?? Infinity);
+      if (at < soonest - EPS) {
+        floor[job] = soonest;
+        at = NaN;
+        break;
+      }
+    }
+    if (Number.isNaN(at)) {
+      patience -= 1;
+      if (patience <= 0) return null;
+      continue;
+    }
+    if (at > last + EPS) return null;
     if (at > latest + EPS) {
       if (!later(binding, (start[binding] ?? 0) + (at - latest))) return null;
       continue;

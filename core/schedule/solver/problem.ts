@@ -33,6 +33,8 @@ export interface Job {
   readonly fresh: number;
   /** No earlier than this, s; left out where it may begin at any time. */
   readonly notBeforeS?: number;
+  /** Has ended by then, s; left out where it may end at any time. */
+  readonly endsByS?: number;
   /** Begins at this very time: it has begun already, or somebody holds it there. */
   readonly fixedS?: number;
 }
@@ -71,11 +73,13 @@ export function reversed(problem: Problem): Problem {
   });
   return {
     jobs: problem.jobs.map((job, i) => {
-      const { fixedS, notBeforeS: _, ...rest } = job;
+      const { fixedS, notBeforeS, endsByS, ...rest } = job;
       return {
         ...rest,
         after: after[i] ?? [],
         ...(fixedS === undefined ? {} : { fixedS: -(fixedS + job.lengthS) }),
+        ...(endsByS === undefined ? {} : { notBeforeS: -endsByS }),
+        ...(notBeforeS === undefined ? {} : { endsByS: -notBeforeS }),
       };
     }),
     resources: problem.resources.map((one) => ({

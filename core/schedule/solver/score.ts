@@ -66,7 +66,7 @@ function changesOf({ jobs, resources }: Problem, starts: Starts): number {
 const SQUEEZE_S = 600;
 const CHANGE_S = 120;
 const FEET = 0.3;
-const STALE = 0.002;
+const STALE = 0.01;
 
 export const scoreOf = ({ spanS, feetS, squeezes, staleS, changes }: Worth): number =>
   spanS + FEET * feetS + SQUEEZE_S * squeezes + CHANGE_S * changes + STALE * staleS;

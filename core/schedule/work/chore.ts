@@ -46,6 +46,16 @@ export interface ChoreGap {
   readonly mostS: number | null;
 }
 
+/** Something that stands by itself once it is made. */
+export interface Part {
+  /** Unique in the day: `lanterns/cake`. */
+  readonly id: string;
+  readonly name: string;
+  /** Days that it keeps at no loss, and how; 0 where it does not. */
+  readonly keepsDays: number;
+  readonly how: string;
+}
+
 /** One thing to do or to wait for, of a line or of all that share it. */
 export interface Chore {
   /** Unique in the day. */
@@ -63,6 +73,8 @@ export interface Chore {
   readonly pieces: number | null;
   /** Which load or round it is about; null where it is about none. */
   readonly load: number | null;
+  /** What it is a step towards that keeps and can be made days before; null for what is done on the day. */
+  readonly part: Part | null;
   /** How much it counts that it is done late, for freshness. */
   readonly fresh: number;
 }

@@ -1,9 +1,10 @@
 import { readSteps } from '../../formula';
+import type { FrostingChoice, Line } from '../../model/documents';
 import type { Batch, RunPlan } from '../../plan';
 import { byHand, byUsual, type ChoreGap } from './chore';
 import { Work, within, type Beside } from './lineWork';
-import { HANDS_S, MAKE_MIN } from './work.table';
-import { CHORE } from './work.words';
+import { FROSTING_KEEPS_DAYS, HANDS_S, MAKE_MIN, PART_KEEPS_DAYS } from './work.table';
+import { CHORE, PART } from './work.words';
 
 /** Words of a step that is waited for, not worked at. */
 const WAITS = /\b(chill|cool|rest|set|stand|freeze|refrigerate|soak|steep|infuse|prove|overnight|leave)/i;
@@ -16,10 +17,23 @@ export function componentsWork(whole: RunPlan): { readonly chores: Work['chores'
   // What is part of another stands after it in the list: it is made first.
   for (const batch of [...batches].reverse()) {
     const work = new Work(`made:${batch.id}`, batch.lineIds);
+    work.part = PART.made(work.idOf('all'), batch.formula.name, keepsDays(batch, whole));
     ready.set(batch.formula.id, madeWork(work, batch, ready));
     chores.push(...work.chores);
   }
   return { chores, beside: { made: (id) => (id ? (ready.get(id) ?? null) : null) } };
+}
+
+const frostingOf = (line: Line): FrostingChoice | null =>
+  ('frosting' in line && (line.frosting as FrostingChoice | null)) || null;
+
+/** Days that something made keeps, by the shortest of what it is used as. */
+function keepsDays({ makes, formula, lineIds }: Batch, whole: RunPlan): number {
+  const kinds = whole.lines.flatMap(({ line }) => {
+    const frosting = lineIds.includes(line.id) ? frostingOf(line) : null;
+    return frosting?.formulaId === formula.id ? [FROSTING_KEEPS_DAYS[frosting.kind]] : [];
+  });
+  return Math.min(PART_KEEPS_DAYS[makes], ...kinds);
 }
 
 function madeWork(work: Work, batch: Batch, ready: ReadonlyMap<string, ChoreGap>): ChoreGap {

@@ -5,8 +5,15 @@ import { byFigure, byHand, byHandFigure, byUsual, type ChoreGap, type ChoreHold 
 import { crumbWork } from './crumb';
 import { dipWork, finishWork, fromTheCold, meltWork } from './finish';
 import { HANDS, one, taskIn, tasksOf, within, type Beside, type Work } from './lineWork';
-import { HANDS_S, MOULD_DRIES_S, PATCHED_SHARE, SHELL_WITHIN_S, UNMOULD_WITHIN_S } from './work.table';
-import { CHORE, each } from './work.words';
+import {
+  EATEN_WARM,
+  HANDS_S,
+  MOULD_DRIES_S,
+  PATCHED_SHARE,
+  SHELL_WITHIN_S,
+  UNMOULD_WITHIN_S,
+} from './work.table';
+import { CHORE, PART, each } from './work.words';
 
 export interface CraftThings {
   readonly beside: Beside;
@@ -26,6 +33,7 @@ export function popWork(
   const { beside, perRack, coldUnits } = things;
   const tasks = tasksOf(plan);
   const made = plan.parts.count.made.value;
+  work.part = PART.dough(work.idOf('dough'), plan.formula?.name ?? '', line.coat?.school === 'frozen');
   const bound = crumbWork(work, plan, line.binder.formulaId, perRack, beside);
   const frozen = line.coat?.school === 'frozen';
   const cold: ChoreHold = one({ kind: frozen ? 'freezer' : 'fridge' }, coldUnits);
@@ -41,6 +49,7 @@ export function popWork(
     holds: [cold],
     after: [within(roll, 1800)],
   });
+  work.part = null;
   if (!line.coat) return [firm];
   let last: ChoreGap = within(firm, null);
   if (tasks.has('stick')) {
@@ -80,7 +89,9 @@ export function cakesicleWork(
   const tasks = tasksOf(plan);
   const { sizes } = plan.loads;
   const rounds = sizes.length;
+  work.part = PART.dough(work.idOf('dough'), plan.formula?.name ?? '', false);
   const bound = crumbWork(work, plan, line.binder.formulaId, perRack, beside);
+  work.part = null;
   const melted = meltWork(work, plan, line.kind !== 'compound', beside.made(line.coatFormulaId));
   const moulds = taskIn(tasks, 'coats-1').holds.find(({ of }) => of.kind === 'mould')?.n ?? 1;
   const topped = line.lots.some(({ toppings }) => toppings.length > 0);
@@ -143,6 +154,7 @@ export function cakesicleWork(
     const fill = hands('fill', CHORE.fillShell.label, HANDS_S.fillCavity, CHORE.fillShell.detail, [
       secondSet,
       bound,
+      ...(k > 1 ? [work.idOf(`fill-${i}`)] : []),
     ]);
     const back = hands('back', CHORE.back.label, HANDS_S.backCavity, CHORE.back.detail, [fill]);
     const freeze = work.add(`freeze-${k}`, {
@@ -187,6 +199,7 @@ export function cutWork(
 ): (string | ChoreGap)[] {
   const tasks = tasksOf(plan);
   const made = plan.parts.count.made.value;
+  work.part = PART.cake(work.idOf('cake'), plan.formula?.name ?? '');
   const mix = work.add('mix', {
     kind: 'hands',
     ...CHORE.lineSheet,
@@ -220,6 +233,7 @@ export function cutWork(
     takes: byFigure(taskIn(tasks, 'cool').takes, 'room'),
     after: [bake],
   });
+  work.part = null;
   const sheets = on.n * task.times;
   const cut = work.hands(
     'cut',
@@ -264,10 +278,10 @@ export function mugWork(
       detail: CHORE.microDetail(pieces, lookS),
       takes: byFigure(task.takes, `microwave:${line.microwaveId}`),
       holds: [HANDS, one({ kind: 'microwave', id: line.microwaveId })],
-      after: [within(stir, 1800)],
+      after: [within(stir, 1800), ...(i > 0 ? [work.idOf(`group-${i}`)] : [])],
       pieces,
       load: i + 1,
-      fresh: 2,
+      fresh: EATEN_WARM,
     });
     const stood = work.add(`stand-${i + 1}`, {
       kind: 'wait',

@@ -1,6 +1,14 @@
 import type { Line } from '../../model/documents';
 import type { LinePlan, Task } from '../../plan';
-import { byHand, type Chore, type ChoreGap, type ChoreHold, type Takes, type Thing } from './chore';
+import {
+  byHand,
+  type Chore,
+  type ChoreGap,
+  type ChoreHold,
+  type Part,
+  type Takes,
+  type Thing,
+} from './chore';
 
 /** A chore as a station says it. */
 export type Told = Pick<Chore, 'kind' | 'label' | 'takes'> &
@@ -21,6 +29,8 @@ export const within = (chore: string, mostS: number | null, leastS = 0): ChoreGa
 /** Chores of one line, or of what lines share, as they are told. */
 export class Work {
   readonly chores: Chore[] = [];
+  /** What the chores that are told from now on are steps towards. */
+  part: Part | null = null;
 
   constructor(
     private readonly prefix: string,
@@ -45,6 +55,7 @@ export class Work {
       ),
       pieces: told.pieces ?? null,
       load: told.load ?? null,
+      part: this.part,
       fresh: told.fresh ?? 0,
     });
     return whole;

@@ -22,6 +22,10 @@ export function problemOf(
   chores: readonly Chore[],
   kitchen: KitchenDoc,
   closed: readonly (readonly [number, number])[],
+  /** By part, when it has to be made, s. */
+  madeBy: ReadonlyMap<string, number> = new Map(),
+  /** By chore, when it begins, s: somebody holds it there. */
+  held: ReadonlyMap<string, number> = new Map(),
 ): Posed {
   const place = new Map(chores.map(({ id }, i) => [id, i]));
   const things: Thing[] = [];
@@ -58,10 +62,16 @@ export function problemOf(
       holds,
       after: chore.after.flatMap(({ chore: before, leastS, mostS }) => {
         const job = place.get(before);
-        return job === undefined ? [] : [{ job, leastS, mostS }];
+        if (job === undefined) return [];
+        const part = chores[job]?.part;
+        // What was made days before keeps: it waits for nobody.
+        const keeps = part && part.id !== chore.part?.id && madeBy.has(part.id);
+        return [{ job, leastS, mostS: keeps ? null : mostS }];
       }),
       onFeet: chore.kind === 'hands',
       fresh: chore.fresh,
+      ...(held.has(chore.id) ? { fixedS: held.get(chore.id) ?? 0 } : {}),
+      ...(chore.part && madeBy.has(chore.part.id) ? { endsByS: madeBy.get(chore.part.id) ?? 0 } : {}),
     };
   });
   const doubts = chores.map(({ takes: { cause, shared, own } }): Doubt => ({ cause, shared, own }));

@@ -76,6 +76,10 @@ export interface DayQuestion {
   /** Local time by which all is packed. */
   readonly readyAt: string;
   readonly changes?: readonly ClockChange[] | undefined;
+  /** Parts that are made so many days before, by their id. */
+  readonly ahead?: Readonly<Record<string, number>> | undefined;
+  /** Chores that somebody holds at a time, by their id: minutes before the run must be ready. */
+  readonly held?: Readonly<Record<string, number>> | undefined;
 }
 
 export interface DayEffort {
@@ -145,15 +149,33 @@ function moved(posed: Posed, first: Found, options: SearchOptions): Found | null
   });
 }
 
-function posedAt(
-  { kitchen, readyAt, changes }: DayQuestion,
-  chores: readonly Chore[],
-  inHandS: number,
-): Posed {
+function posedAt(question: DayQuestion, chores: readonly Chore[], inHandS: number): Posed {
+  const { kitchen, readyAt, changes } = question;
   const nights = nightsBefore(kitchen, readyAt, changes).map(
     ([from, until]) => [from + inHandS, until + inHandS] as const,
   );
-  return problemOf(chores, kitchen, nights);
+  const held = new Map(
+    Object.entries(question.held ?? {}).map(([id, min]) => [id, Math.round(inHandS - min * 60)] as const),
+  );
+  return problemOf(chores, kitchen, nights, madeBy(question, chores, inHandS), held);
+}
+
+/** When parts that are made ahead have to be done: as the rest of that day begins. */
+function madeBy(
+  { ahead = {}, kitchen, readyAt, changes }: DayQuestion,
+  chores: readonly Chore[],
+  inHandS: number,
+): Map<string, number> {
+  const ready = minutesOf(readyAt, changes);
+  const { restFrom = '22:00' } = kitchen;
+  const out = new Map<string, number>();
+  for (const { part } of chores) {
+    const days = part ? Math.min(ahead[part.id] ?? 0, part.keepsDays) : 0;
+    if (!part || days <= 0) continue;
+    const date = localOf(ready - days * 1440, changes).slice(0, 10);
+    out.set(part.id, (minutesOf(`${date}T${restFrom}`, changes) - ready) * 60 + inHandS);
+  }
+  return out;
 }
 
 const emptyDay = ({ lacking, things }: Posed): RunDay => ({
@@ -186,9 +208,11 @@ function told(
   const readyMin = minutesOf(readyAt, changes);
   const minutesBefore = (seconds: number) => (inHandS - seconds) / 60;
   const at = (seconds: number) => localOf(readyMin - minutesBefore(seconds), changes);
-  const slack = slackOf(posed, found.starts);
+  // What waits begins as soon as what it waits for is done, not as late as it might.
+  const starts = waitsAtOnce(posed, chores, found.starts);
+  const slack = slackOf(posed, starts);
   const timed = chores.map((chore, i): Timed => {
-    const start = found.starts[i] ?? 0;
+    const start = starts[i] ?? 0;
     const end = start + (posed.problem.jobs[i]?.lengthS ?? 0);
     return {
       chore,
@@ -219,10 +243,10 @@ function told(
     squeezes: found.worth.squeezes,
     handsMin,
     feetMin,
-    breaches: breachesOf(posed.problem, found.starts),
+    breaches: breachesOf(posed.problem, starts),
     lacking: [],
     things: posed.things,
-    starts: found.starts,
+    starts,
   };
 }
 
@@ -260,8 +284,23 @@ function turnsOf(
   });
 }
 
+function waitsAtOnce(posed: Posed, chores: readonly Chore[], found: Starts): Starts {
+  const starts = [...found];
+  const order = chores.map((_, i) => i).sort((a, b) => (found[a] ?? 0) - (found[b] ?? 0));
+  for (const i of order) {
+    if (chores[i]?.kind !== 'wait') continue;
+    const slackS = slackOf(posed, starts, [i])[0]?.slackS ?? 0;
+    starts[i] = (starts[i] ?? 0) - slackS;
+  }
+  return starts;
+}
+
 /** How much earlier each chore could begin while all others stay, and what is in its way. */
-function slackOf({ problem }: Posed, starts: Starts): { readonly slackS: number; readonly by: number }[] {
+function slackOf(
+  { problem }: Posed,
+  starts: Starts,
+  of: readonly number[] = problem.jobs.map((_, i) => i),
+): { readonly slackS: number; readonly by: number }[] {
   const { jobs, resources, spans } = problem;
   const start = (i: number) => starts[i] ?? 0;
   const end = (i: number) => start(i) + (jobs[i]?.lengthS ?? 0);
@@ -282,7 +321,8 @@ function slackOf({ problem }: Posed, starts: Starts): { readonly slackS: number;
         mode,
       })),
   ]);
-  return jobs.map((job, i) => {
+  return of.map((i) => {
+    const job = jobs[i] as (typeof jobs)[number];
     let earliest = first;
     let by = -1;
     const limit = (at: number, other: number) => {

@@ -5,7 +5,7 @@ import type { Finishing } from './finish';
 import { finishWork } from './finish';
 import { HANDS, one, taskIn, tasksOf, within, type Beside, type Work } from './lineWork';
 import { HANDS_S, IN_TIN } from './work.table';
-import { CHORE } from './work.words';
+import { CHORE, PART } from './work.words';
 
 /** Pieces that bake in the wells of tins, load by load, and are finished. */
 export function wellsWork(
@@ -29,6 +29,7 @@ export function wellsWork(
   if (loads === 0) return [];
   const { bake, cool, loadPlan, wellsOfTin, clocked } = plan.parts;
   if (!bake || !cool || !loadPlan || !clocked) throw new Error('invariant: what bakes in wells has loads');
+  work.part = PART.cake(work.idOf('cake'), plan.formula?.name ?? '');
   const settingC = bake.oven.setting.value;
   const ahead = ['butter-out', 'eggs-out'].flatMap((id) => {
     const task = tasks.get(id);
@@ -110,6 +111,7 @@ export function wellsWork(
       turns.push({ pieces, after: [cooled] });
     }
   });
+  work.part = null;
   return finishWork(work, { plan, finishing, loads: turns, beside });
 }
 

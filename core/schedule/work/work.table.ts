@@ -91,3 +91,30 @@ export const DIP_WITHIN_S = 1200;
 export const MOULD_DRIES_S = 600;
 /** Glaze and ganache that can be packed, s. Basis: typical. */
 export const TOP_SETS_S: Partial<Record<FrostingKind, number>> = { glaze: 1800, ganache: 1800 };
+
+/** Days that frosting keeps covered in the fridge at no loss. Basis: usual guidance; local rules go before it. */
+export const FROSTING_KEEPS_DAYS: Readonly<Record<FrostingKind, number>> = {
+  buttercream: 4,
+  'meringue buttercream': 4,
+  'whipped cream': 0,
+  'cream with yoghurt': 0,
+  ganache: 4,
+  'soft cheese': 2,
+  'cooked meringue': 0,
+  glaze: 0,
+};
+/** Days that what else is made for a run keeps. Basis: usual guidance; local rules go before it. */
+export const PART_KEEPS_DAYS = {
+  filling: 2,
+  frosting: 4,
+  binder: 2,
+  coat: 0,
+  topping: 3,
+  batter: 0,
+} as const;
+/** Days that plain cake keeps airtight, bound dough in the fridge, and frozen through. Basis: usual guidance. */
+export const CAKE_KEEPS_DAYS = 2;
+export const DOUGH_KEEPS_DAYS = { fridge: 2, freezer: 7 } as const;
+
+/** What is eaten warm counts so much against what keeps for a day, in how late it is made. Basis: judgement. */
+export const EATEN_WARM = 12;

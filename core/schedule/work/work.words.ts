@@ -1,3 +1,6 @@
+import { CAKE_KEEPS_DAYS, DOUGH_KEEPS_DAYS } from './work.table';
+import type { Part } from './chore';
+
 /** Chores in the kitchen's words. */
 export const each = (seconds: number): string =>
   `About ${Math.round(seconds)} s a piece, as in a usual household kitchen.`;
@@ -101,4 +104,30 @@ export const CHORE = {
   restBasis: 'As its formula says.',
   ovenOn: (name: string) => `${name} on`,
   ovenTo: (name: string) => `Turn ${name.toLowerCase()}`,
+} as const;
+
+const named = (what: string, name: string) => (name === '' ? what : `${what}: ${name}`);
+
+/** What keeps and can be made days before. */
+export const PART = {
+  cake: (id: string, name: string): Part => ({
+    id,
+    name: named('Cakes', name),
+    keepsDays: CAKE_KEEPS_DAYS,
+    how: 'Airtight, at room temperature. Check local rules.',
+  }),
+  dough: (id: string, name: string, frozen: boolean): Part => ({
+    id,
+    name: named('Crumb and dough', name),
+    keepsDays: frozen ? DOUGH_KEEPS_DAYS.freezer : DOUGH_KEEPS_DAYS.fridge,
+    how: frozen
+      ? 'Frozen, wrapped; wipe off frost before dipping.'
+      : 'Covered in the fridge. Check local rules.',
+  }),
+  made: (id: string, name: string, keepsDays: number): Part => ({
+    id,
+    name,
+    keepsDays,
+    how: 'Covered in the fridge; out an hour before, beaten soft again. Check local rules.',
+  }),
 } as const;

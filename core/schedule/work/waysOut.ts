@@ -1,0 +1,128 @@
+import type { KitchenDoc, Line } from '../../model/documents';
+import { choose, edit } from '../../line';
+import type { PlanFile } from '../../plan';
+import { planWhole, PlanMemory } from '../../plan';
+import { minutesOf } from '../../model/localTime';
+import { dayInSteps, type RunDay } from './runDay';
+import { thingName, unitsOf } from './things';
+
+/** One change that would give the day time, as the solver found it. */
+export interface WayOut {
+  readonly id: string;
+  readonly words: string;
+  /** How much later the day may begin with it, min; more than nothing. */
+  readonly gainsMin: number;
+  readonly change:
+    | { readonly of: 'kitchen'; readonly kitchen: KitchenDoc }
+    | { readonly of: 'line'; readonly line: Line }
+    | { readonly of: 'ahead'; readonly ahead: Readonly<Record<string, number>> };
+}
+
+/** Less than this is not worth a change, min. */
+const WORTH_MIN = 5;
+/** Orders tried for each way. */
+const TRIES = 80;
+
+/** A run with what is made ahead: all that a day follows from. */
+export type DayFile = PlanFile;
+
+/** The day of a file, by steps. */
+export function* dayOfFile(file: DayFile, tries?: number): Generator<number, RunDay | null, void> {
+  const whole = planWhole(file, null, new PlanMemory());
+  const { run, kitchen, changes } = file;
+  return yield* dayInSteps(
+    { whole, kitchen, readyAt: run.readyAt, changes, ahead: run.ahead, held: run.held },
+    tries === undefined ? {} : { tries },
+  );
+}
+
+type Candidate = Pick<WayOut, 'id' | 'words' | 'change'>;
+
+/** What each way out gives, tried one by one, the most first. */
+export function* waysOut(file: DayFile, day: RunDay): Generator<number, WayOut[], void> {
+  const all = candidatesOf(file, day);
+  const out: WayOut[] = [];
+  const startMin = (one: RunDay) =>
+    one.safeStartAt === null ? null : minutesOf(one.safeStartAt, file.changes);
+  const before = startMin(day);
+  for (const [i, candidate] of all.entries()) {
+    yield i / all.length;
+    const tried = yield* dayOfFile(changed(file, candidate.change), TRIES);
+    const after = tried && startMin(tried);
+    if (after === null || tried === null) continue;
+    // Where there was no day at all, any day is a way out.
+    const gainsMin = before === null ? Infinity : workMin(tried, after) - workMin(day, before);
+    if (gainsMin >= WORTH_MIN) out.push({ ...candidate, gainsMin });
+  }
+  return out.sort((a, b) => b.gainsMin - a.gainsMin);
+}
+
+/** What is made on days before does not count: the day itself begins with what is left. */
+function workMin(day: RunDay, startMin: number): number {
+  const last = day.chores.at(-1);
+  const date = last?.endAt.slice(0, 10);
+  const own = day.chores.filter(({ startAt }) => startAt.slice(0, 10) === date);
+  const first = Math.max(...own.map(({ startMin: before }) => before));
+  const all = Math.max(...day.chores.map(({ startMin: before }) => before));
+  return startMin + (all - first);
+}
+
+export function changed(file: DayFile, change: WayOut['change']): DayFile {
+  switch (change.of) {
+    case 'kitchen':
+      return { ...file, kitchen: change.kitchen };
+    case 'line':
+      return {
+        ...file,
+        run: {
+          ...file.run,
+          lines: file.run.lines.map((line) => (line.id === change.line.id ? change.line : line)),
+        },
+      };
+    case 'ahead':
+      return { ...file, run: { ...file.run, ahead: change.ahead } };
+  }
+}
+
+function candidatesOf({ run, kitchen }: DayFile, day: RunDay): Candidate[] {
+  const out: Candidate[] = [];
+  const hands = unitsOf(kitchen, { kind: 'hands' }) ?? 1;
+  if (hands < 4)
+    out.push({
+      id: 'hands',
+      words: 'Another pair of hands',
+      change: { of: 'kitchen', kitchen: { ...kitchen, hands: hands + 1 } },
+    });
+  for (const thing of day.things) {
+    if (thing.kind !== 'tin' && thing.kind !== 'mould' && thing.kind !== 'sheet') continue;
+    const key = `${thing.kind}s` as const;
+    const more = (kitchen[key] ?? []).map((one) =>
+      one.id === thing.id ? { ...one, owned: one.owned + 1 } : one,
+    );
+    out.push({
+      id: `more:${thing.kind}:${thing.id}`,
+      words: `One more of “${thingName(kitchen, thing)}”`,
+      change: { of: 'kitchen', kitchen: { ...kitchen, [key]: more } },
+    });
+  }
+  const parts = new Map(day.chores.flatMap(({ chore: { part } }) => (part ? [[part.id, part]] : [])));
+  for (const part of parts.values()) {
+    if (part.keepsDays < 1 || (run.ahead ?? {})[part.id]) continue;
+    out.push({
+      id: `ahead:${part.id}`,
+      words: `${part.name}: the day before`,
+      change: { of: 'ahead', ahead: { ...run.ahead, [part.id]: 1 } },
+    });
+  }
+  for (const line of run.lines) {
+    if (line.count >= 6) {
+      const count = Math.max(1, Math.round(line.count * 0.75));
+      out.push({
+        id: `fewer:${line.id}`,
+        words: `${count} instead of ${line.count}`,
+        change: { of: 'line', line: edit(line, choose({ count })) },
+      });
+    }
+  }
+  return out;
+}

@@ -1,0 +1,126 @@
+import { View } from 'react-native';
+import type { RunDoc } from '../../core/model/documents';
+import type { RunDay, Timed } from '../../core/schedule/work';
+import { inStyle } from '../../core/quantity';
+import { useKitchen, useNumberStyle } from '../../state/store';
+import { clockText, dateOf, dayText } from '../../state/time';
+import { Tap } from '../../ui/tap';
+import { Body, Heading, Small, Strong } from '../../ui/text';
+import { space, useTokens } from '../../ui/theme';
+import { turnWords } from './turns';
+import { KIND_WORDS, lineName, spanText } from './day.words';
+
+interface ListProps {
+  readonly run: RunDoc;
+  readonly day: RunDay;
+  readonly now: number;
+  readonly onOpen: (chore: string) => void;
+}
+
+type Entry =
+  | { readonly at: string; readonly min: number; readonly timed: Timed }
+  | { readonly at: string; readonly min: number; readonly turn: RunDay['turns'][number] };
+
+/** The day in the order of the clock, each chore at its hour. */
+export function ChoreList({ run, day, now, onOpen }: ListProps) {
+  const entries: Entry[] = [
+    ...day.chores.map((timed) => ({ at: timed.startAt, min: timed.startMin, timed })),
+    ...day.turns.map((turn) => ({ at: turn.at, min: turn.atMin, turn })),
+  ].sort((a, b) => b.min - a.min);
+  let date = '';
+  return (
+    <View role="list" aria-label="The day in order">
+      {entries.map((entry) => {
+        const own = entry.at.slice(0, 10);
+        const heading = own === date ? null : dayText(dateOf(entry.at), now);
+        date = own;
+        return (
+          <View
+            key={'timed' in entry ? entry.timed.chore.id : `${entry.turn.ovenId}-${entry.at}`}
+            role="listitem"
+          >
+            {heading ? (
+              <Heading level={3} style={{ marginTop: space(1.5) }}>
+                {heading.replace(/^./, (letter) => letter.toUpperCase())}
+              </Heading>
+            ) : null}
+            {'timed' in entry ? (
+              <ChoreRow run={run} timed={entry.timed} onOpen={onOpen} />
+            ) : (
+              <TurnRow turn={entry.turn} />
+            )}
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+function ChoreRow({
+  run,
+  timed,
+  onOpen,
+}: {
+  readonly run: RunDoc;
+  readonly timed: Timed;
+  readonly onOpen: (chore: string) => void;
+}) {
+  const { line, carnelian, material, ground } = useTokens();
+  const { chore, startAt, startMin, endMin } = timed;
+  const waits = chore.kind === 'wait' || chore.kind === 'ahead';
+  const whose = run.lines.length > 1 ? chore.lineIds.map((id) => lineName(run, id)).join(', ') : '';
+  const length = spanText(startMin - endMin);
+  return (
+    <Tap
+      label={`${clockText(startAt)} ${chore.label}, ${length}${whose ? `, ${whose}` : ''}. ${KIND_WORDS[chore.kind]}`}
+      onPress={() => onOpen(chore.id)}
+      style={{
+        flexDirection: 'row',
+        gap: space(1.5),
+        borderBottomWidth: 1,
+        borderBottomColor: line,
+        paddingVertical: space(0.75),
+        alignItems: 'stretch',
+      }}
+    >
+      <Strong style={{ width: 52 }}>{clockText(startAt)}</Strong>
+      <View
+        style={{
+          width: 8,
+          borderRadius: 4,
+          borderWidth: waits ? 1.5 : 0,
+          borderColor: line,
+          backgroundColor:
+            chore.kind === 'hands' ? carnelian : chore.kind === 'oven' ? material.crumb : ground,
+        }}
+      />
+      <View style={{ flex: 1 }}>
+        <Body soft={waits}>{chore.label}</Body>
+        {whose ? <Small numberOfLines={1}>{whose}</Small> : null}
+      </View>
+      <Small>{length}</Small>
+    </Tap>
+  );
+}
+
+function TurnRow({ turn }: { readonly turn: RunDay['turns'][number] }) {
+  const kitchen = useKitchen();
+  const style = useNumberStyle();
+  const { line, material } = useTokens();
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        gap: space(1.5),
+        borderBottomWidth: 1,
+        borderBottomColor: line,
+        paddingVertical: space(0.75),
+        minHeight: 48,
+      }}
+    >
+      <Strong style={{ width: 52 }}>{clockText(turn.at)}</Strong>
+      <View style={{ width: 8, borderRadius: 4, backgroundColor: material.crust }} />
+      <Body style={{ flex: 1 }}>{inStyle(turnWords(turn, kitchen), style)}</Body>
+    </View>
+  );
+}

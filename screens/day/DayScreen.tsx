@@ -1,0 +1,141 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { RunDoc } from '../../core/model/documents';
+import type { RunPlan } from '../../core/plan';
+import type { RunDay } from '../../core/schedule/work';
+import { calendarText } from '../../state/dayCalendar';
+import { useNow } from '../../state/clock';
+import { fileName, saveFile } from '../../state/exchange';
+import { useRunDay } from '../../state/runDay';
+import { changeRunOf, useKitchen } from '../../state/store';
+import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
+import { Card } from '../../ui/card';
+import { Body, Small } from '../../ui/text';
+import { space } from '../../ui/theme';
+import { Columns, useWide } from '../../ui/screen';
+import { BackToPieces, LineFault, RunFrame } from '../runs/RunFrame';
+import { stageHref } from '../runs/stages';
+import { Ahead } from './Ahead';
+import { ChoreList } from './ChoreList';
+import { ChoreSheet } from './ChoreSheet';
+import { Lanes } from './Lanes';
+import { DayState, SafeStart, pressing } from './SafeStart';
+import { WaysOut } from './WaysOut';
+
+type Shown = 'list' | 'thing' | 'line';
+
+/** The day of a run: every chore of every line on what the kitchen has, as a list and as lanes. */
+export function DayScreen({ id }: { readonly id: string }) {
+  const router = useRouter();
+  return (
+    <RunFrame
+      id={id}
+      stage="day"
+      broad
+      foot={({ whole }) =>
+        whole.lines.every((line) => !line.planned) ? (
+          <BackToPieces runId={id} />
+        ) : (
+          <MainAction title="To the bake" onPress={() => router.navigate(stageHref(id, 'bake'))} />
+        )
+      }
+    >
+      {({ run, whole }) => <DayOf run={run} whole={whole} />}
+    </RunFrame>
+  );
+}
+
+function DayOf({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
+  const view = useRunDay(run);
+  const wide = useWide();
+  const now = useNow(30_000);
+  const [shown, setShown] = useState<Shown>(wide ? 'thing' : 'list');
+  const [open, setOpen] = useState<{ readonly chore: string; readonly earlierMin: number } | null>(null);
+  const { day } = view;
+  const faults = whole.lines.flatMap((line) => (line.planned ? [] : [line]));
+  const held = Object.keys(run.held ?? {}).length;
+  return (
+    <>
+      {faults.map((line) => (
+        <LineFault key={line.line.id} line={line} named={run.lines.length > 1} />
+      ))}
+      <DayState run={run} view={view} />
+      {day && day.chores.length > 0 ? (
+        <>
+          <Columns>
+            <SafeStart run={run} day={day} />
+            <View style={{ gap: space(2) }}>
+              <WaysOut run={run} view={view} pressing={pressing(view, now)} />
+              {wide ? <CalendarFile run={run} day={day} /> : null}
+            </View>
+          </Columns>
+          <Chips label="How the day is shown">
+            <Chip title="In order" selected={shown === 'list'} onPress={() => setShown('list')} />
+            <Chip title="By what is held" selected={shown === 'thing'} onPress={() => setShown('thing')} />
+            <Chip title="By line" selected={shown === 'line'} onPress={() => setShown('line')} />
+          </Chips>
+          <View style={{ gap: space(1) }} aria-busy={view.share !== null}>
+            {shown === 'list' ? (
+              <ChoreList
+                run={run}
+                day={day}
+                now={now}
+                onOpen={(chore) => setOpen({ chore, earlierMin: 0 })}
+              />
+            ) : (
+              <>
+                <Small>
+                  Full bands are work, dashed ones wait. The pale band before one is how much sooner it could
+                  begin. Draw a band to try another time.
+                </Small>
+                <Lanes
+                  run={run}
+                  day={day}
+                  by={shown}
+                  now={now}
+                  onOpen={(chore) => setOpen({ chore, earlierMin: 0 })}
+                  onMove={(chore, earlierMin) => setOpen({ chore, earlierMin })}
+                />
+              </>
+            )}
+          </View>
+          {held > 0 ? (
+            <QuietAction
+              title={`Let ${held === 1 ? 'the held chore' : `${held} held chores`} move again`}
+              icon="undo"
+              onPress={() => changeRunOf('Nothing held', run.id, (now_) => ({ ...now_, held: {} }))}
+            />
+          ) : null}
+          <Ahead run={run} day={day} />
+          {wide ? null : <CalendarFile run={run} day={day} />}
+        </>
+      ) : null}
+      {day ? (
+        <ChoreSheet
+          run={run}
+          day={day}
+          choreId={open?.chore ?? null}
+          earlierMin={open?.earlierMin ?? 0}
+          onClose={() => setOpen(null)}
+        />
+      ) : null}
+    </>
+  );
+}
+
+function CalendarFile({ run, day }: { readonly run: RunDoc; readonly day: RunDay }) {
+  const kitchen = useKitchen();
+  return (
+    <Card title="Into a calendar">
+      <Body>The turning points of the day with alarms, as a file.</Body>
+      <QuietAction
+        title="Calendar file"
+        icon="down"
+        onPress={() =>
+          saveFile(`${fileName(run.name)}.ics`, calendarText(run, day, kitchen), 'text/calendar')
+        }
+      />
+    </Card>
+  );
+}

@@ -1,0 +1,110 @@
+import { View } from 'react-native';
+import type { RunDoc } from '../../core/model/documents';
+import { thingName, type RunDay } from '../../core/schedule/work';
+import { useNow } from '../../state/clock';
+import type { DayView } from '../../state/runDay';
+import { useKitchen } from '../../state/store';
+import { awayText, clockText, dateOf, dayText, localNow, minutesUntil } from '../../state/time';
+import { Card } from '../../ui/card';
+import { Notice } from '../../ui/notice';
+import { Body, Small, Strong } from '../../ui/text';
+import { FONT, space, useTokens } from '../../ui/theme';
+import { causeName, spanText } from './day.words';
+
+/** How far the search is, and why there is no day where there is none. */
+export function DayState({ run, view }: { readonly run: RunDoc; readonly view: DayView }) {
+  const kitchen = useKitchen();
+  const { day, share, failed } = view;
+  if (failed)
+    return (
+      <Notice
+        fault="The day could not be worked out here."
+        mend="Load the page again; everything else is as it was."
+      />
+    );
+  if (share !== null)
+    return (
+      <View role="status">
+        <Small>
+          {day
+            ? `Working the day out anew, ${Math.round(share * 100)} %.`
+            : `Working the day out, ${Math.round(share * 100)} %.`}
+        </Small>
+      </View>
+    );
+  if (!day)
+    return Object.keys(run.held ?? {}).length > 0 ? (
+      <Notice
+        fault="With what is held where it is, no day comes together."
+        mend="Undo the last hold, or let chores move again."
+      />
+    ) : (
+      <Notice fault="There is no day yet." mend="A line that can be planned has to come first: see Pieces." />
+    );
+  return (
+    <>
+      {day.lacking.slice(0, 4).map(({ chore, thing, wants, has }) => (
+        <Notice
+          key={`${chore.id}-${thing.kind}`}
+          fault={`${chore.label} wants ${wants} of “${thingName(kitchen, thing)}”, and there ${has === 1 ? 'is 1' : `are ${has}`}.`}
+          mend="Say under Kitchen how many there are, or choose another under Pieces."
+        />
+      ))}
+      {__DEV__ && day.breaches.length > 0 ? (
+        <Notice
+          fault={`The checker finds ${day.breaches.length} faults.`}
+          mend={JSON.stringify(day.breaches[0])}
+        />
+      ) : null}
+    </>
+  );
+}
+
+/** Whether the latest safe start is past, or no day is possible. */
+export function pressing({ day }: Pick<DayView, 'day'>, now: number): boolean {
+  if (!day) return false;
+  return day.lacking.length > 0 || (day.safeStartAt !== null && day.safeStartAt < localNow(now));
+}
+
+/** The latest safe start, large, with what it rests on. */
+export function SafeStart({ run, day }: { readonly run: RunDoc; readonly day: RunDay }) {
+  const now = useNow(20_000);
+  const kitchen = useKitchen();
+  const { carnelian, ink } = useTokens();
+  const at = day.safeStartAt;
+  if (at === null) return null;
+  const late = at < localNow(now);
+  const [first] = day.chores;
+  const eaters = day.eaters
+    .filter(({ part }) => part >= 0.1)
+    .slice(0, 3)
+    .map(({ of, part }) => `${causeName(of, day, kitchen)} (${Math.round(part * 100)} %)`);
+  return (
+    <Card>
+      <Small>Latest safe start</Small>
+      <Strong style={{ fontFamily: FONT.serif, fontSize: 44, lineHeight: 50, color: late ? carnelian : ink }}>
+        {`${dayText(dateOf(at), now).replace(/^./, (letter) => letter.toUpperCase())} ${clockText(at)}`}
+      </Strong>
+      <Body>
+        {late
+          ? `That is ${spanText(-minutesUntil(at, now))} ago: begun now, the chance of being ready by ${clockText(run.readyAt)} is less than nine in ten.`
+          : `${awayText(at, now)}. Begun by then, nine days in ten are ready by ${clockText(run.readyAt)}.`}
+      </Body>
+      {first ? <Body>{`First: ${first.chore.label}.`}</Body> : null}
+      <Small>
+        {`The plan itself is done at ${clockText(day.doneAt ?? run.readyAt)} and keeps ${spanText(day.inHandMin)} in hand. With nothing in hand ${Math.round(day.bareChance * 100)} days in a hundred would be ready, by 1000 days worked through with the ranges of this run’s times.`}
+      </Small>
+      {eaters.length > 0 ? <Small>{`What eats the margin: ${eaters.join(', ')}.`}</Small> : null}
+      <Small>
+        {`${spanText(day.handsMin)} of work for ${(kitchen.hands ?? 1) === 1 ? 'one pair of hands' : `${kitchen.hands ?? 1} pairs of hands`}, ${spanText(day.feetMin)} from its first to its last.`}
+      </Small>
+      {day.squeezes > 0 ? (
+        <Small>
+          {day.squeezes === 1
+            ? 'At one place there is hardly a minute to spare.'
+            : `At ${day.squeezes} places there is hardly a minute to spare.`}
+        </Small>
+      ) : null}
+    </Card>
+  );
+}

@@ -1,0 +1,50 @@
+import type { KitchenDoc, RunDoc } from '../../core/model/documents';
+import { thingName, type RunDay, type Timed } from '../../core/schedule/work';
+import type { Lane } from '../../core/schedule/work/lanes';
+import { pieceWords } from '../runs/words';
+
+/** Minutes as they are said: "25 min", "3 h 20 min". */
+export function spanText(minutes: number): string {
+  const whole = Math.max(0, Math.round(minutes));
+  if (whole < 100) return `${whole} min`;
+  const [hours, rest] = [Math.floor(whole / 60), whole % 60];
+  return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
+}
+
+/** A line in a few words: "24 cake pops". */
+export function lineName(run: RunDoc, lineId: string): string {
+  const line = run.lines.find(({ id }) => id === lineId);
+  return line ? `${line.count} ${pieceWords(line)}` : '';
+}
+
+export const laneName = (lane: Lane, run: RunDoc, kitchen: KitchenDoc): string => {
+  switch (lane.about.of) {
+    case 'thing':
+      return thingName(kitchen, lane.about.thing);
+    case 'waits':
+      return 'Waiting';
+    case 'line':
+      return lineName(run, lane.about.lineId);
+    case 'shared':
+      return 'For several lines';
+  }
+};
+
+/** What a cause of doubt is called. */
+export function causeName(of: string, day: RunDay, kitchen: KitchenDoc): string {
+  if (of === 'hands') return 'the pace of hands';
+  if (of === 'cold') return 'how fast the cold works';
+  if (of === 'room') return 'how fast things cool and set';
+  const oven = kitchen.ovens.find(({ id }) => of === `oven:${id}`);
+  if (oven) return `the heat of “${oven.name}”`;
+  if (of.startsWith('microwave')) return 'the microwave';
+  const chore = day.chores.find((timed) => timed.chore.id === of)?.chore;
+  return chore ? `“${chore.label}”` : of;
+}
+
+export const KIND_WORDS: Readonly<Record<Timed['chore']['kind'], string>> = {
+  hands: 'Hands at work',
+  oven: 'In the heat',
+  wait: 'Waiting',
+  ahead: 'Begun ahead',
+};
