@@ -5,6 +5,7 @@ const RUN = '/runs/run-lantern-evening';
 const VIEWS: readonly string[] = [
   '/',
   '/runs/new',
+  RUN,
   `${RUN}/pieces`,
   `${RUN}/sums`,
   `${RUN}/gather`,
@@ -13,6 +14,7 @@ const VIEWS: readonly string[] = [
   '/runs/run-lantern-table/pieces',
   '/runs/run-lantern-table/sums',
   '/runs/run-lantern-table/gather',
+  '/runs/run-lantern-table/day',
   '/runs/run-lantern-table/print',
   '/formulas',
   '/formulas/new',
@@ -23,7 +25,7 @@ const VIEWS: readonly string[] = [
 ];
 
 /** In two halves: looking at every element of every view takes a slow machine a while. */
-const HALVES = [VIEWS.slice(0, 9), VIEWS.slice(9)] as const;
+const HALVES = [VIEWS.slice(0, 10), VIEWS.slice(10)] as const;
 
 for (const [i, views] of HALVES.entries())
   test(`every view can be read and reached by everyone, half ${i + 1}`, async ({ page }, info) => {

@@ -1,7 +1,14 @@
 import ical, { ICalAlarmType } from 'ical-generator';
 import type { KitchenDoc, RunDoc } from '../core/model/documents';
 import type { RunDay } from '../core/schedule/work';
+import { newId } from './ids';
 import { dateOf } from './time';
+
+/** The package wants a random name for each event before it is given one; over plain http a browser has none to give. */
+function withNames(): void {
+  const own = crypto as { randomUUID?: () => string };
+  own.randomUUID ??= () => newId('event');
+}
 
 /** What of a day is worth an alarm. */
 interface Turn {
@@ -49,6 +56,7 @@ function turnsOf(run: RunDoc, day: RunDay, kitchen: KitchenDoc): Turn[] {
 
 /** A run's day as iCalendar (RFC 5545): its turning points with alarms, in the hours of this place. */
 export function calendarText(run: RunDoc, day: RunDay, kitchen: KitchenDoc): string {
+  withNames();
   const calendar = ical({ name: run.name, prodId: { company: 'Carnelian', product: 'Day', language: 'EN' } });
   for (const { id, at, until, words, alarmMin } of turnsOf(run, day, kitchen)) {
     const event = calendar.createEvent({

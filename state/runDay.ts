@@ -21,6 +21,9 @@ interface KeptDay {
   readonly day: RunDay | null;
 }
 
+/** A change is waited for so long before the day is worked out anew, ms. */
+const TYPED_MS = 300;
+
 /** The last day of each run, by what it follows from: a page that comes back has it at once. */
 const kept = new Map<string, KeptDay>();
 
@@ -52,22 +55,27 @@ export function useRunDay(run: RunDoc): DayView {
   useEffect(() => {
     if (!ready || kept.get(run.id)?.key === key) return undefined;
     let wanted = true;
-    askDay(file, 'as it stands', (far) => {
-      if (wanted) setShare(far);
-    }).then(
-      (day) => {
-        if (!wanted) return;
-        kept.set(run.id, { key, day });
-        setFailed(false);
-        setShare(null);
-        setFound({ key, day });
-      },
-      () => {
-        if (wanted) setFailed(true);
-      },
-    );
+    const ask = () => {
+      askDay(file, 'as it stands', (far) => {
+        if (wanted) setShare(far);
+      }).then(
+        (day) => {
+          if (!wanted) return;
+          kept.set(run.id, { key, day });
+          setFailed(false);
+          setShare(null);
+          setFound({ key, day });
+        },
+        () => {
+          if (wanted) setFailed(true);
+        },
+      );
+    };
+    // A count that is being typed is not worth a day for each of its digits.
+    const soon = setTimeout(ask, kept.has(run.id) ? TYPED_MS : 0);
     return () => {
       wanted = false;
+      clearTimeout(soon);
     };
     // What it follows from stands in the key.
     // eslint-disable-next-line react-hooks/exhaustive-deps

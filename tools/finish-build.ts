@@ -134,7 +134,7 @@ function compress(folder: string): void {
 }
 
 async function main(): Promise<void> {
-  for (const worker of ['planning', 'ovenModel']) cutWorker(worker);
+  for (const worker of ['planning', 'ovenModel', 'dayPlanner']) cutWorker(worker);
   cutEntry(cutLater());
   await keepAll();
   compress(DIST);

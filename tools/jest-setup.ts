@@ -1,6 +1,8 @@
 import 'fake-indexeddb/auto';
 import { configure } from '@testing-library/react';
 import type * as BakeCurveModule from '../core/process/bakeCurve';
+import type * as SolverModule from '../core/schedule/solver';
+import type * as WorkModule from '../core/schedule/work';
 import type * as TriedModule from '../workers/tried';
 
 jest.setTimeout(30000);
@@ -26,6 +28,17 @@ jest.mock('../workers/planner', () => {
       offersFrom: (...asked: Parameters<typeof tried.offersFrom>) =>
         Promise.resolve(tried.offersFrom(...asked)),
     }),
+  };
+});
+
+// A few orders are enough here: the search itself has tests of its own.
+jest.mock('../workers/dayPlanner', () => {
+  const { dayOfFile, waysOut } = jest.requireActual<typeof WorkModule>('../core/schedule/work');
+  const { toEnd } = jest.requireActual<typeof SolverModule>('../core/schedule/solver');
+  return {
+    askDay: (file: WorkModule.DayFile) => Promise.resolve(toEnd(dayOfFile(file, 12))),
+    askWaysOut: (file: WorkModule.DayFile, day: WorkModule.RunDay) =>
+      Promise.resolve(toEnd(waysOut(file, day, 12))),
   };
 });
 

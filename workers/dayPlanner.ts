@@ -8,12 +8,12 @@ const planner = (): Remote<DayPlanner> =>
   (remote ??= wrap<DayPlanner>(new Worker(new URL('./dayPlanner.worker', import.meta.url))));
 
 /** The day of a run, found in a worker of its own; null where there is none, or where a newer question has come. */
-export const askDay = (
+export const askDay = async (
   file: DayFile,
   about: 'as it stands' | 'as it would be',
   told: Told,
 ): Promise<RunDay | null> => planner().dayOf(file, about, proxy(told));
 
 /** What would give the day time, each tried. */
-export const askWaysOut = (file: DayFile, day: RunDay, told: Told): Promise<WayOut[] | null> =>
+export const askWaysOut = async (file: DayFile, day: RunDay, told: Told): Promise<WayOut[] | null> =>
   planner().waysOut(file, day, proxy(told));

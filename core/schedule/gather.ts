@@ -6,6 +6,7 @@ import { bowlsOf } from '../plan/bowls';
 import { warning } from '../plan/warnings.words';
 import { coldRoomOf } from './cold';
 import { dayOf, type TimedStep } from './day';
+import type { RunDay } from './work';
 import { coldWords, GATHER_TITLES, materialWords, preparationWords } from './gather.words';
 
 /** A thing to set out that no bowl of a formula holds: chocolate to melt, sprinkles, sticks. */
@@ -80,18 +81,34 @@ const thingOf = ({ line }: LinePlan, { what, amount }: Material): Thing => {
   return { key: `${line.id}:${amount.id}`, lineId: line.id, figureId: amount.id, what: name, note };
 };
 
-/** One list for the whole run: bowls once, loose things by when they are needed. */
-export function gatherOf(run: RunDoc, whole: RunPlan): GatherGroup[] {
+/** When things of a stage are first used by any of those lines, as the run's day has it. */
+function usedAt(day: RunDay, ids: readonly string[], stage: GatherStage): string | null {
+  const found = day.chores.filter(
+    ({ chore }) => chore.uses.includes(stage) && chore.lineIds.some((id) => ids.includes(id)),
+  );
+  return found.map(({ startAt }) => startAt).sort()[0] ?? null;
+}
+
+/**
+ * One list for the whole run: bowls once, loose things by when they are needed.
+ * @param day of the run; until it is known, each line tells its hours as if it were alone
+ */
+export function gatherOf(run: RunDoc, whole: RunPlan, day: RunDay | null = null): GatherGroup[] {
   const plans = planned(whole);
   const days = new Map(plans.map((plan) => [plan.line.id, dayOf(plan).steps]));
-  const stepsOf = (ids: readonly string[]) => ids.flatMap((id) => days.get(id) ?? []);
+  const at = (ids: readonly string[], stage: GatherStage) =>
+    (day && usedAt(day, ids, stage)) ??
+    beginsAt(
+      ids.flatMap((id) => days.get(id) ?? []),
+      stage,
+    );
   const bowls = bowlsOf(run, whole).map((bowl): GatherGroup => {
     const stage: GatherStage = bowl.lineId === null ? 'shared' : 'batter';
     return {
       id: `bowl-${bowl.batch.formula.id}`,
       stage,
       title: bowl.batch.formula.name,
-      at: beginsAt(stepsOf(bowl.batch.lineIds), stage),
+      at: at(bowl.batch.lineIds, stage),
       bowl,
       things: [],
     };
@@ -102,8 +119,8 @@ export function gatherOf(run: RunDoc, whole: RunPlan): GatherGroup[] {
   const group = (use: Use): GatherGroup[] => {
     const things = loose.filter((one) => one.use === use).map(({ thing }) => thing);
     if (things.length === 0) return [];
-    const at = beginsAt(stepsOf(things.map(({ lineId }) => lineId)), use);
-    return [{ id: use, stage: use, title: GATHER_TITLES[use], at, bowl: null, things }];
+    const lineIds = things.map(({ lineId }) => lineId);
+    return [{ id: use, stage: use, title: GATHER_TITLES[use], at: at(lineIds, use), bowl: null, things }];
   };
   return [
     ...group('set out'),
@@ -130,8 +147,14 @@ const KINDS = {
 /** Tasks that are begun ahead of the work so that something is warm by then. */
 const WARMS_UP: ReadonlySet<Does> = new Set<Does>(['butter out', 'eggs out']);
 
-/** What to bring to room temperature, to thaw, to wash warm, to line, to make cold. */
-export function preparationsOf(whole: RunPlan, kitchen: KitchenDoc): Preparing[] {
+/** Times as they are written. */
+const inOrder = (a: string, b: string) => (a < b ? -1 : Number(a > b));
+
+/**
+ * What to bring to room temperature, to thaw, to wash warm, to line, to make cold.
+ * @param day of the run; until it is known, each line tells its hours as if it were alone
+ */
+export function preparationsOf(whole: RunPlan, kitchen: KitchenDoc, day: RunDay | null = null): Preparing[] {
   const out = new Map<string, Preparing>();
   const add = (kind: Preparing['kind'], words: string, at: string | null) => {
     const id = `${kind}:${words}`;
@@ -139,15 +162,19 @@ export function preparationsOf(whole: RunPlan, kitchen: KitchenDoc): Preparing[]
     if (!known || (at !== null && (known.at === null || at < known.at))) out.set(id, { id, kind, words, at });
   };
   for (const plan of planned(whole)) {
-    const { steps, startBy } = dayOf(plan);
-    for (const { does, label, detail, startAt } of steps)
-      if (WARMS_UP.has(does)) add('warm up', `${label}. ${detail}`, startAt);
+    const alone = dayOf(plan);
+    const own = (day?.chores ?? []).filter(({ chore }) => chore.lineIds.includes(plan.line.id));
+    const startBy = own.map(({ startAt }) => startAt).sort()[0] ?? alone.startBy;
+    for (const { does, label, detail, startAt } of alone.steps) {
+      const inDay = own.find(({ chore }) => chore.kind === 'ahead' && chore.label === label);
+      if (WARMS_UP.has(does)) add('warm up', `${label}. ${detail}`, inDay?.startAt ?? startAt);
+    }
     for (const preparation of plan.preparations)
       add(KINDS[preparation.do], preparationWords(preparation), startBy);
     const cold = coldRoomOf(plan, kitchen);
     if (cold) add('cold', coldWords(cold), startBy);
   }
-  return [...out.values()].sort((a, b) => (a.at ?? '').localeCompare(b.at ?? ''));
+  return [...out.values()].sort((a, b) => inOrder(a.at ?? '', b.at ?? ''));
 }
 
 /** A nut-free promise of one line that another line breaks: a bowl that both take from, or a vessel that both dip in. */

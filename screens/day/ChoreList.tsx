@@ -3,7 +3,7 @@ import type { RunDoc } from '../../core/model/documents';
 import type { RunDay, Timed } from '../../core/schedule/work';
 import { inStyle } from '../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../state/store';
-import { clockText, dateOf, dayText } from '../../state/time';
+import { clockText, dateOf, dayText, localNow } from '../../state/time';
 import { Tap } from '../../ui/tap';
 import { Body, Heading, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
@@ -15,6 +15,8 @@ interface ListProps {
   readonly day: RunDay;
   readonly now: number;
   readonly onOpen: (chore: string) => void;
+  /** From now on, and no more than so many; all of them where nothing is said. */
+  readonly atMost?: number;
 }
 
 type Entry =
@@ -22,11 +24,14 @@ type Entry =
   | { readonly at: string; readonly min: number; readonly turn: RunDay['turns'][number] };
 
 /** The day in the order of the clock, each chore at its hour. */
-export function ChoreList({ run, day, now, onOpen }: ListProps) {
-  const entries: Entry[] = [
+export function ChoreList({ run, day, now, onOpen, atMost }: ListProps) {
+  const all: Entry[] = [
     ...day.chores.map((timed) => ({ at: timed.startAt, min: timed.startMin, timed })),
     ...day.turns.map((turn) => ({ at: turn.at, min: turn.atMin, turn })),
   ].sort((a, b) => b.min - a.min);
+  const here = localNow(now);
+  const entries =
+    atMost === undefined ? all : all.filter(({ at }) => at >= here || all[0]?.at === at).slice(0, atMost);
   let date = '';
   return (
     <View role="list" aria-label="The day in order">

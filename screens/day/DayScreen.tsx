@@ -10,8 +10,7 @@ import { fileName, saveFile } from '../../state/exchange';
 import { useRunDay } from '../../state/runDay';
 import { changeRunOf, useKitchen } from '../../state/store';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
-import { Card } from '../../ui/card';
-import { Body, Small } from '../../ui/text';
+import { Small } from '../../ui/text';
 import { space } from '../../ui/theme';
 import { Columns, useWide } from '../../ui/screen';
 import { BackToPieces, LineFault, RunFrame } from '../runs/RunFrame';
@@ -64,7 +63,7 @@ function DayOf({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }
       {day && day.chores.length > 0 ? (
         <>
           <Columns>
-            <SafeStart run={run} day={day} />
+            <SafeStart run={run} day={day} brief />
             <View style={{ gap: space(2) }}>
               <WaysOut run={run} view={view} pressing={pressing(view, now)} />
               {wide ? <CalendarFile run={run} day={day} /> : null}
@@ -127,15 +126,15 @@ function DayOf({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }
 function CalendarFile({ run, day }: { readonly run: RunDoc; readonly day: RunDay }) {
   const kitchen = useKitchen();
   return (
-    <Card title="Into a calendar">
-      <Body>The turning points of the day with alarms, as a file.</Body>
+    <View style={{ gap: space(0.5) }}>
       <QuietAction
-        title="Calendar file"
+        title="Into a calendar"
         icon="down"
         onPress={() =>
           saveFile(`${fileName(run.name)}.ics`, calendarText(run, day, kitchen), 'text/calendar')
         }
       />
-    </Card>
+      <Small>The turning points of the day with alarms, as a file.</Small>
+    </View>
   );
 }

@@ -2,7 +2,6 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
 import type { PlannedLine, RunPlan } from '../../core/plan';
-import { warningsOf } from '../../core/schedule/day';
 import type { RunDay } from '../../core/schedule/work';
 import { useRunDay } from '../../state/runDay';
 import { useDocuments, useScreen } from '../../state/store';
@@ -113,7 +112,7 @@ function LineRow({
   const [last] = [...own].sort((a, b) => a.endMin - b.endMin);
   const made = plan.parts.count.made.value;
   const limit = plan.limits.find(({ limiting }) => limiting);
-  const warnings = warningsOf(plan).length;
+  const warnings = plan.warnings.length;
   const formulaId = plainFormulaId(line);
   const name =
     formulaId === null ? 'no baking' : (formulaIn(docs, formulaId)?.name ?? 'a formula that is gone');

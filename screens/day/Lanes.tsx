@@ -307,7 +307,7 @@ function Band({
         ref={drag}
         style={[
           place(begin + drawnBy, length, 0),
-          { zIndex: drawnBy === 0 ? 0 : 5, touchAction: upright ? 'pan-x' : 'pan-y' } as object,
+          { zIndex: drawnBy === 0 ? 1 : 5, touchAction: upright ? 'pan-x' : 'pan-y' } as object,
         ]}
       >
         <Tap

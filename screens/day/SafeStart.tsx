@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
 import { thingName, type RunDay } from '../../core/schedule/work';
@@ -5,6 +6,7 @@ import { useNow } from '../../state/clock';
 import type { DayView } from '../../state/runDay';
 import { useKitchen } from '../../state/store';
 import { awayText, clockText, dateOf, dayText, localNow, minutesUntil } from '../../state/time';
+import { QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Notice } from '../../ui/notice';
 import { Body, Small, Strong } from '../../ui/text';
@@ -67,7 +69,17 @@ export function pressing({ day }: Pick<DayView, 'day'>, now: number): boolean {
 }
 
 /** The latest safe start, large, with what it rests on. */
-export function SafeStart({ run, day }: { readonly run: RunDoc; readonly day: RunDay }) {
+export function SafeStart({
+  run,
+  day,
+  brief = false,
+}: {
+  readonly run: RunDoc;
+  readonly day: RunDay;
+  /** Over the day itself: what it rests on behind a tap. */
+  readonly brief?: boolean;
+}) {
+  const [full, setFull] = useState(!brief);
   const now = useNow(20_000);
   const kitchen = useKitchen();
   const { carnelian, ink } = useTokens();
@@ -82,7 +94,14 @@ export function SafeStart({ run, day }: { readonly run: RunDoc; readonly day: Ru
   return (
     <Card>
       <Small>Latest safe start</Small>
-      <Strong style={{ fontFamily: FONT.serif, fontSize: 44, lineHeight: 50, color: late ? carnelian : ink }}>
+      <Strong
+        style={{
+          fontFamily: FONT.serif,
+          fontSize: brief ? 30 : 44,
+          lineHeight: brief ? 36 : 50,
+          color: late ? carnelian : ink,
+        }}
+      >
         {`${dayText(dateOf(at), now).replace(/^./, (letter) => letter.toUpperCase())} ${clockText(at)}`}
       </Strong>
       <Body>
@@ -90,7 +109,28 @@ export function SafeStart({ run, day }: { readonly run: RunDoc; readonly day: Ru
           ? `That is ${spanText(-minutesUntil(at, now))} ago: begun now, the chance of being ready by ${clockText(run.readyAt)} is less than nine in ten.`
           : `${awayText(at, now)}. Begun by then, nine days in ten are ready by ${clockText(run.readyAt)}.`}
       </Body>
-      {first ? <Body>{`First: ${first.chore.label}.`}</Body> : null}
+      {first && !brief ? <Body>{`First: ${first.chore.label}.`}</Body> : null}
+      {full ? (
+        <Basis day={day} run={run} eaters={eaters} />
+      ) : (
+        <QuietAction title="What it rests on" onPress={() => setFull(true)} />
+      )}
+    </Card>
+  );
+}
+
+function Basis({
+  day,
+  run,
+  eaters,
+}: {
+  readonly day: RunDay;
+  readonly run: RunDoc;
+  readonly eaters: readonly string[];
+}) {
+  const kitchen = useKitchen();
+  return (
+    <>
       <Small>
         {`The plan itself is done at ${clockText(day.doneAt ?? run.readyAt)} and keeps ${spanText(day.inHandMin)} in hand. With nothing in hand ${Math.round(day.bareChance * 100)} days in a hundred would be ready, by 1000 days worked through with the ranges of this run’s times.`}
       </Small>
@@ -105,6 +145,6 @@ export function SafeStart({ run, day }: { readonly run: RunDoc; readonly day: Ru
             : `At ${day.squeezes} places there is hardly a minute to spare.`}
         </Small>
       ) : null}
-    </Card>
+    </>
   );
 }

@@ -12,7 +12,8 @@ export function Preferences({
   readonly kitchen: KitchenDoc;
   readonly put: (label: string, over: Partial<KitchenDoc>) => void;
 }) {
-  const { prefs, scaleStepG, altitudeM = 0 } = kitchen;
+  const { prefs, scaleStepG, altitudeM = 0, hands = 1, restFrom = '22:00', restUntil = '06:30' } = kitchen;
+  const none = restFrom === restUntil;
   const set = (over: Partial<Prefs>) => put('How numbers read', { prefs: { ...prefs, ...over } });
   const steps = [0.1, 0.5, 1, 2, 5];
   const stepText = (step: number) => `${formatNumber(step, Number.isInteger(step) ? 0 : 1, prefs.decimal)} g`;
@@ -105,6 +106,53 @@ export function Preferences({
           onSave={(value) => put('Altitude', { altitudeM: value })}
         />
         <Words>above the sea.</Words>
+        <ChoiceValue
+          label="Pairs of hands"
+          title="Pairs of hands at work"
+          value={String(hands)}
+          text={hands === 1 ? 'One pair of hands' : `${hands} pairs of hands`}
+          choices={['1', '2', '3', '4'].map((value) => ({
+            value,
+            title: value === '1' ? 'One' : value,
+          }))}
+          onChoose={(value) => put('Hands', { hands: Number(value) })}
+        />
+        <Words>{hands === 1 ? 'works,' : 'work,'}</Words>
+        <ChoiceValue
+          label="Evening"
+          title="Nobody works from"
+          value={none ? '' : restFrom}
+          text={none ? 'at any hour' : `not from ${restFrom}`}
+          choices={[
+            ...['19:00', '20:00', '21:00', '22:00', '23:00', '00:00'].map((value) => ({
+              value,
+              title: value,
+            })),
+            { value: '', title: 'At any hour', detail: 'The night is no break' },
+          ]}
+          onChoose={(value) =>
+            put(
+              'Evening',
+              value === ''
+                ? { restFrom: '00:00', restUntil: '00:00' }
+                : { restFrom: value, restUntil: none ? '06:30' : restUntil },
+            )
+          }
+          after={none ? '.' : undefined}
+        />
+        {none ? null : (
+          <ChoiceValue
+            label="Morning"
+            title="Until"
+            value={restUntil}
+            text={`to ${restUntil}`}
+            choices={['03:00', '04:00', '05:00', '06:00', '06:30', '07:00', '08:00', '09:00'].map(
+              (value) => ({ value, title: value }),
+            )}
+            onChoose={(value) => put('Morning', { restUntil: value })}
+            after="."
+          />
+        )}
       </Sentence>
     </Card>
   );

@@ -9,6 +9,7 @@ import { gatherOf, preparationsOf, sharedNutWarnings, type Preparing } from '../
 import { inStyle } from '../../core/quantity';
 import { useNow } from '../../state/clock';
 import type { RunPlan } from '../../state/plans';
+import { useRunDay } from '../../state/runDay';
 import { changeRunOf, useKitchen, useNumberStyle } from '../../state/store';
 import { whenText } from '../../state/time';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
@@ -39,8 +40,8 @@ export function GatherScreen({ id }: { readonly id: string }) {
           <BackToPieces runId={id} />
         ) : (
           <MainAction
-            title={left === 0 ? 'All weighed: to the bake' : `To the bake (${left} to weigh)`}
-            onPress={() => router.navigate(stageHref(id, 'bake'))}
+            title={left === 0 ? 'All weighed: to the day' : `To the day (${left} to weigh)`}
+            onPress={() => router.navigate(stageHref(id, 'day'))}
           />
         );
       }}
@@ -75,6 +76,7 @@ function leftToWeigh(run: RunDoc, whole: RunPlan): number {
 
 function WeighList({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
   const kitchen = useKitchen();
+  const { day } = useRunDay(run);
   const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
   const ticked = ticksOf(run).size;
   const cautions = new Map(
@@ -86,11 +88,11 @@ function WeighList({ run, whole }: { readonly run: RunDoc; readonly whole: RunPl
   const colds = coldFaults(plans, kitchen);
   return (
     <>
-      <First run={run} preparations={preparationsOf(whole, kitchen)} />
+      <First run={run} preparations={preparationsOf(whole, kitchen, day)} />
       {[...sharedNutWarnings(run, whole), ...colds].map(({ fault, mend }) => (
         <Notice key={fault} fault={fault} mend={mend} />
       ))}
-      {gatherOf(run, whole).map((group) => (
+      {gatherOf(run, whole, day).map((group) => (
         <GroupCard key={group.id} run={run} whole={whole} group={group} />
       ))}
       {ticked > 0 ? (

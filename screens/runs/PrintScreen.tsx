@@ -6,20 +6,23 @@ import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan } from '../../core/plan';
 import { SECTION_WORDS } from '../../core/plan/sections.words';
 import { weighOut } from '../../core/plan/weighOut';
-import { dayOf } from '../../core/schedule/day';
+import type { RunDay } from '../../core/schedule/work';
 import { gatherOf, preparationsOf, type GatherGroup } from '../../core/schedule/gather';
 import { inStyle, join, show } from '../../core/quantity';
 import { useNow } from '../../state/clock';
 import { fileName, runFileText, saveFile } from '../../state/exchange';
 import { holderOf, useRun, type RunPlan } from '../../state/plans';
 import { SHARED, useKitchen, useNumberStyle } from '../../state/store';
-import { clockText, whenText } from '../../state/time';
+import { useRunDay } from '../../state/runDay';
+import { clockText, dateOf, longDateText, whenText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { useRangeText } from '../../ui/figure';
 import { Screen } from '../../ui/screen';
 import { Body, Heading, Small, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
 import { PieceDrawing, useCutWords } from './LineCut';
+import { lineName } from '../day/day.words';
+import { turnWords } from '../day/turns';
 import { pieceWords } from './words';
 
 /** The run on paper: a sheet for each line and one list to gather by. Also saves it as a file. */
@@ -59,8 +62,10 @@ export function PrintScreen({ id }: { readonly id: string }) {
 }
 
 function Sheets({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
+  const { day } = useRunDay(run);
   return (
     <>
+      {day && day.chores.length > 0 ? <DaySheet run={run} day={day} /> : null}
       {whole.lines.map((line) =>
         line.planned ? (
           <BatchSheet key={line.line.id} plan={line} />
@@ -68,7 +73,7 @@ function Sheets({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan 
           <Body key={line.line.id}>{`${line.fault.fault} ${line.fault.mend}`}</Body>
         ),
       )}
-      <GatherSheet run={run} whole={whole} />
+      <GatherSheet run={run} whole={whole} day={day} />
     </>
   );
 }
@@ -95,12 +100,6 @@ function BatchSheet({ plan }: { readonly plan: LinePlan }) {
               ))}
           </View>
         ))}
-        <View style={{ width: 300 }}>
-          <Strong>The day</Strong>
-          {dayOf(plan).steps.map((step) => (
-            <Body key={step.id}>{`${clockText(step.startAt)}  ${step.label}`}</Body>
-          ))}
-        </View>
       </View>
       {plan.tests.length > 0 ? (
         <View>
@@ -127,18 +126,69 @@ function Row({ plan, id, label }: { readonly plan: LinePlan; readonly id: string
   );
 }
 
-function GatherSheet({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
+/** The day on one page: each chore at its hour, with what it is done to. */
+function DaySheet({ run, day }: { readonly run: RunDoc; readonly day: RunDay }) {
+  const kitchen = useKitchen();
+  const style = useNumberStyle();
+  const now = useNow(60_000);
+  const entries = [
+    ...day.chores.map(({ chore, startAt, startMin }) => ({
+      min: startMin,
+      at: startAt,
+      words: `${chore.label}${run.lines.length > 1 ? ` (${chore.lineIds.map((id) => lineName(run, id)).join(', ')})` : ''}`,
+      detail: chore.kind === 'oven' ? chore.detail : '',
+    })),
+    ...day.turns.map((turn) => ({
+      min: turn.atMin,
+      at: turn.at,
+      words: turnWords(turn, kitchen),
+      detail: '',
+    })),
+  ].sort((a, b) => b.min - a.min);
+  const dates = [...new Set(entries.map(({ at }) => at.slice(0, 10)))];
+  return (
+    <View style={{ gap: space(1) }} testID="sheet-day">
+      <Heading level={2}>The day</Heading>
+      <Body>{`Latest safe start ${whenText(day.safeStartAt ?? run.readyAt, now)}; ready ${whenText(run.readyAt, now)}.`}</Body>
+      {dates.map((date) => (
+        <View key={date}>
+          {dates.length > 1 ? <Strong>{longDateText(dateOf(`${date}T00:00`))}</Strong> : null}
+          <View style={{ columnWidth: 300, columnGap: space(3) } as object}>
+            {entries
+              .filter(({ at }) => at.slice(0, 10) === date)
+              .map(({ at, words, detail }) => (
+                <View key={`${at}-${words}`} style={{ breakInside: 'avoid' } as object}>
+                  <Body>{`☐  ${clockText(at)}  ${inStyle(words, style)}`}</Body>
+                  {detail ? <Small style={{ paddingLeft: space(9) }}>{inStyle(detail, style)}</Small> : null}
+                </View>
+              ))}
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function GatherSheet({
+  run,
+  whole,
+  day,
+}: {
+  readonly run: RunDoc;
+  readonly whole: RunPlan;
+  readonly day: RunDay | null;
+}) {
   const kitchen = useKitchen();
   const style = useNumberStyle();
   const now = useNow(60_000);
   return (
     <View style={{ gap: space(1) }} testID="sheet-gather">
       <Heading level={2}>Gather</Heading>
-      {preparationsOf(whole, kitchen).map(({ id, words, at }) => (
+      {preparationsOf(whole, kitchen, day).map(({ id, words, at }) => (
         <Body key={id}>{`☐  ${inStyle(words, style)}${at ? ` (${whenText(at, now)})` : ''}`}</Body>
       ))}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4), rowGap: space(1.5) }}>
-        {gatherOf(run, whole).map((group) => (
+        {gatherOf(run, whole, day).map((group) => (
           <GroupList key={group.id} group={group} whole={whole} />
         ))}
       </View>

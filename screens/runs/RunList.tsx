@@ -64,7 +64,7 @@ export function RunRow({ run, open = false }: { readonly run: RunDoc; readonly o
       role="link"
       label={`${run.name}, ${words(run)}, ready ${whenText(run.readyAt, now)}`}
       selected={open}
-      onPress={() => router.navigate(stageHref(run.id, 'sums'))}
+      onPress={() => router.navigate(stageHref(run.id, 'glance'))}
       style={{
         borderRadius: 14,
         backgroundColor: open ? carnelianSoft : raised,

@@ -14,6 +14,7 @@ import { useNow } from '../../state/clock';
 import { runsIn } from '../../state/documents';
 import { noteNext } from '../../state/served';
 import { usePlanOf } from '../../state/plans';
+import { useRunDay } from '../../state/runDay';
 import { useDocuments, useScreen } from '../../state/store';
 import { awayText, clockOf, clockText, localNow, whenText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
@@ -25,9 +26,8 @@ import { Screen, useWide } from '../../ui/screen';
 import { Tap } from '../../ui/tap';
 import { Body, Heading, Small, Strong } from '../../ui/text';
 import { FONT, space, useTokens } from '../../ui/theme';
-import { DayCard } from './DayCard';
+import { ChoreList } from '../day/ChoreList';
 import { LineCut, PieceDrawing } from './LineCut';
-import { dayOf } from '../../core/schedule/day';
 import { nextThing } from './nextThing';
 import { stageHref } from './stages';
 import { RunRow, useRunWords } from './RunList';
@@ -72,11 +72,24 @@ export function RunsScreen() {
 /** On a wide screen the next run's piece and its day stand beside it. */
 function NextDay({ run }: { readonly run: RunDoc }) {
   const line = usePlanOf(run)?.lines.find((one) => one.planned);
+  const { day } = useRunDay(run);
+  const now = useNow(60_000);
+  const router = useRouter();
   if (!line?.planned) return null;
   return (
     <>
       <LineCut plan={line} width={350} height={220} />
-      <DayCard runId={run.id} plan={line} />
+      {day && day.chores.length > 0 ? (
+        <Card title="The day">
+          <ChoreList
+            run={run}
+            day={day}
+            now={now}
+            atMost={14}
+            onOpen={() => router.navigate(stageHref(run.id, 'day'))}
+          />
+        </Card>
+      ) : null}
     </>
   );
 }
@@ -100,9 +113,9 @@ function NextCard({ run }: { readonly run: RunDoc }) {
   const [line] = whole?.lines ?? [];
   const planned = whole?.lines.find((one) => one.planned);
   const plan = planned?.planned ? planned : null;
-  const next = whole && plan ? nextThing(run, whole, localNow(now)) : null;
-  const starts = (whole?.lines ?? []).flatMap((one) => (one.planned ? (dayOf(one).startBy ?? []) : []));
-  const startBy = starts.sort()[0];
+  const { day } = useRunDay(run);
+  const next = whole && plan ? nextThing(run, whole, localNow(now), day) : null;
+  const startBy = day?.safeStartAt;
   const at = next?.atMs ? clockOf(next.atMs) : next?.at ? whenText(next.at, now) : null;
   const late = next?.at ? next.at < localNow(now) : false;
   const said = next ? `${run.name}. Next: ${next.words}${at ? `, ${at}` : ''}.` : null;
@@ -133,7 +146,7 @@ function NextCard({ run }: { readonly run: RunDoc }) {
         <Body>{line.fault.fault}</Body>
       ) : null}
       {next?.at && startBy && !late ? (
-        <Small>{`Latest safe start ${clockText(startBy)}, reckoned with the longer end of every time.`}</Small>
+        <Small>{`Latest safe start ${whenText(startBy, now)}: of days begun by then nine in ten are ready.`}</Small>
       ) : null}
       <MainAction
         title="Go on"

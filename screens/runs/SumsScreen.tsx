@@ -6,9 +6,9 @@ import type { LinePlan } from '../../core/plan';
 import { keepingWords } from '../../core/caution/keeping';
 import { FIRST_LOOK_SHARE } from '../../core/process/oven.table';
 import { coldFault } from '../../core/schedule/cold';
-import { dayOf, warningsOf } from '../../core/schedule/day';
 import { inStyle } from '../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../state/store';
+import { useRunDay } from '../../state/runDay';
 import { clockText } from '../../state/time';
 import { MainAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -17,7 +17,6 @@ import { CautionLine, Notice } from '../../ui/notice';
 import { Strata } from '../../ui/strata';
 import { Body, Small } from '../../ui/text';
 import { EXTRA_WIDE } from '../../ui/theme';
-import { DayCard } from './DayCard';
 import { LineCut } from './LineCut';
 import { BackToPieces, LineFault, RunFrame } from './RunFrame';
 import { stageHref } from './stages';
@@ -71,7 +70,7 @@ function LineSums({ run, plan, third, width }: Part & { readonly third: boolean;
   return (
     <>
       {third ? null : <LineCut plan={plan} width={Math.min(width - 32, 420)} height={210} />}
-      {[...warningsOf(plan), ...(cold ? [cold] : [])].map(({ fault, mend }) => (
+      {[...plan.warnings, ...(cold ? [cold] : [])].map(({ fault, mend }) => (
         <Notice key={fault} fault={inStyle(fault, style)} mend={inStyle(mend, style)} />
       ))}
       {well ? <SectionCard run={run} plan={plan} section={well} /> : null}
@@ -89,7 +88,6 @@ function LineSums({ run, plan, third, width }: Part & { readonly third: boolean;
       <WhatIf run={run} plan={plan} />
       <Rescue run={run} plan={plan} />
       <Notes plan={plan} />
-      <DayCard runId={run.id} plan={plan} />
     </>
   );
 }
@@ -115,7 +113,8 @@ function Notes({ plan }: { readonly plan: LinePlan }) {
 
 function FirstLook({ run, plan, look }: Part & { readonly look: Ref<'s'> }) {
   const of = { runId: run.id, lineId: plan.line.id };
-  const load = dayOf(plan).steps.find((step) => step.does === 'bake load');
+  const { day } = useRunDay(run);
+  const load = day?.chores.find(({ chore }) => chore.kind === 'oven' && chore.lineIds.includes(plan.line.id));
   return (
     <Card title="The first look">
       {load ? (

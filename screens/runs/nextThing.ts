@@ -3,6 +3,7 @@ import type { LinePlan, RunPlan } from '../../core/plan';
 import { nextLookAt } from '../../core/bench';
 import { bowlsOf, tickKey, ticksOf } from '../../core/plan/bowls';
 import { dayOf } from '../../core/schedule/day';
+import type { RunDay } from '../../core/schedule/work';
 import type { Stage } from './stages';
 
 export interface NextThing {
@@ -19,7 +20,7 @@ export interface NextThing {
 const clocksOf = (run: RunDoc, { line }: LinePlan) => run.clocks.filter(({ lineId }) => lineId === line.id);
 
 /** The very next thing to do in a run: a look at a load, then what is open, then the day's next step. */
-export function nextThing(run: RunDoc, whole: RunPlan, now: string): NextThing {
+export function nextThing(run: RunDoc, whole: RunPlan, now: string, day: RunDay | null = null): NextThing {
   const running = run.clocks.filter((clock) => clock.endedAt === null);
   const [soonest] = [...running].sort((a, b) => nextLookAt(a) - nextLookAt(b));
   if (soonest) {
@@ -45,7 +46,9 @@ export function nextThing(run: RunDoc, whole: RunPlan, now: string): NextThing {
     return { ...now_, words: `Weigh out: ${keys.length - weighed} to go`, stage: 'gather' };
   const first = baking.find((plan) => clocksOf(run, plan).length === 0);
   if (weighed > 0 && first) return { ...now_, words: 'Put load 1 in', stage: 'bake', lineId: first.line.id };
-  return nextStep(plans, now) ?? { ...now_, words: 'See the sums', stage: 'sums' };
+  return (
+    (day ? nextChore(day, now) : nextStep(plans, now)) ?? { ...now_, words: 'See the sums', stage: 'sums' }
+  );
 }
 
 /** The step of the day, of any line, that comes next; the first one where all are past. */
@@ -58,4 +61,13 @@ function nextStep(plans: readonly LinePlan[], now: string): NextThing | null {
   const { step, lineId } = found;
   const stage = step.kind === 'oven' ? 'bake' : 'gather';
   return { words: step.label, at: step.startAt, atMs: null, stage, lineId };
+}
+
+/** The chore of the run's day that comes next; the first one where all are past. */
+function nextChore(day: RunDay, now: string): NextThing | null {
+  const found = day.chores.find(({ startAt }) => startAt >= now) ?? day.chores[0];
+  if (!found) return null;
+  const { chore, startAt } = found;
+  const stage = chore.kind === 'oven' ? 'bake' : 'gather';
+  return { words: chore.label, at: startAt, atMs: null, stage, lineId: chore.lineIds[0] ?? null };
 }

@@ -46,6 +46,9 @@ export interface ChoreGap {
   readonly mostS: number | null;
 }
 
+/** When gathered things are used: as the list of what to weigh and set out has it. */
+export type Used = 'set out' | 'batter' | 'shared' | 'crumb' | 'melt' | 'fill' | 'finish';
+
 /** Something that stands by itself once it is made. */
 export interface Part {
   /** Unique in the day: `lanterns/cake`. */
@@ -71,6 +74,8 @@ export interface Chore {
   readonly holds: readonly ChoreHold[];
   readonly after: readonly ChoreGap[];
   readonly pieces: number | null;
+  /** What of the gathered things is used first in it. */
+  readonly uses: readonly Used[];
   /** Which load or round it is about; null where it is about none. */
   readonly load: number | null;
   /** What it is a step towards that keeps and can be made days before; null for what is done on the day. */

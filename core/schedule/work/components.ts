@@ -52,6 +52,7 @@ function madeWork(work: Work, batch: Batch, ready: ReadonlyMap<string, ChoreGap>
     kind: 'hands',
     label: CHORE.made(formula.name),
     detail: CHORE.madeDetail,
+    uses: ['shared'],
     takes: byHand(weighMin * 60 + makeMin * 60, CHORE.madeBasis(weighMin, Math.round(makeMin))),
     after: parts.flatMap(({ formulaId }) => ready.get(formulaId) ?? []),
     fresh: 0.5,

@@ -39,6 +39,7 @@ export function popWork(
   const cold: ChoreHold = one({ kind: frozen ? 'freezer' : 'fridge' }, coldUnits);
   const roll = work.hands('roll', CHORE.roll.label, HANDS_S.roll * made, each(HANDS_S.roll), {
     detail: CHORE.roll.detail,
+    uses: ['set out'],
     pieces: made,
     after: [within(bound, 3600)],
   });
@@ -97,6 +98,7 @@ export function cakesicleWork(
   const topped = line.lots.some(({ toppings }) => toppings.length > 0);
   const wash = work.hands('wash-mould', CHORE.washMould.label, HANDS_S.washMould * moulds, CHORE.washBasis, {
     detail: CHORE.washMould.detail,
+    uses: ['set out'],
   });
   const dry = work.add('mould-dries', {
     kind: 'wait',
@@ -203,6 +205,7 @@ export function cutWork(
   const mix = work.add('mix', {
     kind: 'hands',
     ...CHORE.lineSheet,
+    uses: ['batter', 'set out'],
     detail: METHODS[plan.formula?.method ?? 'creamed'].meaning,
     takes: byHandFigure(taskIn(tasks, 'mix').takes),
     holds: [HANDS, one({ kind: 'bowl' })],
@@ -266,6 +269,7 @@ export function mugWork(
   const stir = work.add('mix', {
     kind: 'hands',
     label: CHORE.stir,
+    uses: ['batter', 'set out'],
     takes: byHandFigure(taskIn(tasks, 'mix').takes),
     holds: [HANDS, one({ kind: 'bowl' })],
   });

@@ -18,6 +18,7 @@ export function crumbWork(
     const mix = work.add(`${prefix}mix`, {
       kind: 'hands',
       ...CHORE.lineSheet,
+      uses: ['batter', 'set out'],
       detail: METHODS[formula.doc.method].meaning,
       takes: byHandFigure(taskIn(tasks, `${prefix}mix`).takes),
       holds: [HANDS, one({ kind: 'bowl' })],
@@ -60,6 +61,7 @@ export function crumbWork(
   const after: (string | ChoreGap)[] = [crumbled, ...(binder ? [binder] : [])];
   return work.hands('bind', CHORE.bind.label, HANDS_S.bindBowl, CHORE.bindBasis, {
     detail: CHORE.bind.detail,
+    uses: ['crumb', 'shared'],
     holds: [HANDS, one({ kind: 'bowl' })],
     after,
   });

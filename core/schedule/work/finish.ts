@@ -61,6 +61,7 @@ export function finishWork(work: Work, { plan, finishing, loads, beside }: ToFin
           {
             ...told([...last, ...(made ? [made] : [])]),
             detail: CHORE.fill[filling.how].detail,
+            uses: ['fill', 'shared'],
           },
         ),
       ];
@@ -72,6 +73,7 @@ export function finishWork(work: Work, { plan, finishing, loads, beside }: ToFin
         work.hands(ids('frost'), label, eachS * pieces, each(eachS), {
           ...told([...last, ...bags, ...(topped && !coat ? toppingsMade : [])]),
           detail: topped && !coat ? CHORE.frostAndTop.detail : CHORE.frost.detail,
+          uses: ['shared', 'fill', 'finish'],
         }),
       ];
     }
@@ -151,6 +153,7 @@ export function dipWork(
   const eachS = HANDS_S.dip + (garnished ? HANDS_S.garnish : 0);
   const dip = work.hands('dip', CHORE.dip(garnished).label, eachS * pieces, each(eachS), {
     detail: CHORE.dip(garnished).detail,
+    uses: ['finish', 'shared'],
     holds: [HANDS, one({ kind: 'vessel', id: coat.vesselId })],
     pieces,
     fresh: 1,
@@ -173,6 +176,7 @@ export function meltWork(work: Work, plan: LinePlan, tempers: boolean, made: Cho
   const told = tempers ? CHORE.temper : CHORE.melt;
   const id = work.hands('melt', told.label, potS * pots, told.basis(pots), {
     detail: told.detail,
+    uses: ['melt'],
     after: made ? [made] : [],
   });
   return within(id, tempers ? COAT_WITHIN_S.tempered : COAT_WITHIN_S.melted);

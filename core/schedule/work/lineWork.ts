@@ -12,7 +12,7 @@ import {
 
 /** A chore as a station says it. */
 export type Told = Pick<Chore, 'kind' | 'label' | 'takes'> &
-  Partial<Pick<Chore, 'detail' | 'holds' | 'pieces' | 'load' | 'fresh'>> & {
+  Partial<Pick<Chore, 'detail' | 'holds' | 'pieces' | 'load' | 'fresh' | 'uses'>> & {
     readonly after?: readonly (string | ChoreGap)[];
   };
 
@@ -55,6 +55,7 @@ export class Work {
       ),
       pieces: told.pieces ?? null,
       load: told.load ?? null,
+      uses: told.uses ?? [],
       part: this.part,
       fresh: told.fresh ?? 0,
     });

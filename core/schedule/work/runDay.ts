@@ -321,6 +321,13 @@ function slackOf(
         mode,
       })),
   ]);
+  /** How much of a thing others hold just before that time. */
+  const heldAt = (resource: number, at: number, but: number): number => {
+    let sum = 0;
+    for (const one of uses[resource] ?? [])
+      if (one.job !== but && one.from < at - 1e-6 && one.until >= at - 1e-6) sum += one.units;
+    return sum;
+  };
   return of.map((i) => {
     const job = jobs[i] as (typeof jobs)[number];
     let earliest = first;
@@ -342,12 +349,10 @@ function slackOf(
       // Where it would meet others that leave too little, or another heat.
       for (const use of uses[resource] ?? []) {
         if (use.job === i || use.until > start(i) + 1e-6) continue;
-        const beside = (uses[resource] ?? [])
-          .filter((one) => one.job !== i && one.from < use.until - 1e-6 && one.until >= use.until - 1e-6)
-          .reduce((sum, one) => sum + one.units, 0);
         const other = mode !== undefined && use.mode !== undefined && use.mode !== mode;
         if (other) limit(use.until + (all?.changeS ?? 0), use.job);
-        else if (beside + units > (all?.units ?? 0) + 1e-6) limit(use.until, use.job);
+        else if (use.until > earliest && heldAt(resource, use.until, i) + units > (all?.units ?? 0) + 1e-6)
+          limit(use.until, use.job);
       }
     }
     return { slackS: Math.max(0, start(i) - earliest), by };

@@ -39,7 +39,11 @@ export function* dayOfFile(file: DayFile, tries?: number): Generator<number, Run
 type Candidate = Pick<WayOut, 'id' | 'words' | 'change'>;
 
 /** What each way out gives, tried one by one, the most first. */
-export function* waysOut(file: DayFile, day: RunDay): Generator<number, WayOut[], void> {
+export function* waysOut(
+  file: DayFile,
+  day: RunDay,
+  tries: number = TRIES,
+): Generator<number, WayOut[], void> {
   const all = candidatesOf(file, day);
   const out: WayOut[] = [];
   const startMin = (one: RunDay) =>
@@ -47,7 +51,7 @@ export function* waysOut(file: DayFile, day: RunDay): Generator<number, WayOut[]
   const before = startMin(day);
   for (const [i, candidate] of all.entries()) {
     yield i / all.length;
-    const tried = yield* dayOfFile(changed(file, candidate.change), TRIES);
+    const tried = yield* dayOfFile(changed(file, candidate.change), tries);
     const after = tried && startMin(tried);
     if (after === null || tried === null) continue;
     // Where there was no day at all, any day is a way out.

@@ -1,4 +1,4 @@
-import type { LinePlan } from '../../plan';
+import { taskWords, type LinePlan } from '../../plan';
 import { METHODS } from '../../process/batter.table';
 import { byFigure, byHand, byHandFigure, fixedTime, type ChoreGap } from './chore';
 import type { Finishing } from './finish';
@@ -33,11 +33,20 @@ export function wellsWork(
   const settingC = bake.oven.setting.value;
   const ahead = ['butter-out', 'eggs-out'].flatMap((id) => {
     const task = tasks.get(id);
-    return task ? [work.add(id, { ...aheadOf(task.what.does), takes: fixedTime(task.takes.value, '') })] : [];
+    return task
+      ? [
+          work.add(id, {
+            kind: 'ahead',
+            ...taskWords(task),
+            takes: { ...fixedTime(task.takes.value, ''), figureId: task.takes.id },
+          }),
+        ]
+      : [];
   });
   const weigh = work.add('weigh-out', {
     kind: 'hands',
     ...CHORE.line,
+    uses: ['set out', 'batter'],
     takes: byHandFigure(taskIn(tasks, 'weigh-out').takes),
   });
   const waitS = taskIn(tasks, 'fill').after[0]?.mostS ?? METHODS.creamed.waitMin * 60;
@@ -114,19 +123,6 @@ export function wellsWork(
   work.part = null;
   return finishWork(work, { plan, finishing, loads: turns, beside });
 }
-
-const aheadOf = (does: string) =>
-  does === 'butter out'
-    ? ({
-        kind: 'ahead',
-        label: 'Butter out',
-        detail: 'Soft at {18 °C} to {20 °C}: a finger leaves a dent and does not slide through.',
-      } as const)
-    : ({
-        kind: 'ahead',
-        label: 'Eggs and milk out',
-        detail: 'At room temperature they blend without curdling the batter.',
-      } as const);
 
 /** Loads by the bowl that they are filled from: batter that would wait too long for its oven is mixed in another bowl. */
 function bowlsOfLoads(sizes: readonly number[], plan: LinePlan, waitS: number): number[][] {
