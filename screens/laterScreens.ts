@@ -17,5 +17,6 @@ export { GatherScreen } from './runs/GatherScreen';
 export { NewRunScreen } from './runs/NewRunScreen';
 export { PiecesScreen } from './runs/PiecesScreen';
 export { PrintScreen } from './runs/PrintScreen';
+export { RunSearch } from './runs/RunSearch';
 export { SumsScreen } from './runs/SumsScreen';
 export * as planning from '../state/planner';

@@ -1,7 +1,7 @@
 import { TextEncoder } from 'node:util';
 import ICAL from 'ical.js';
 import { toEnd } from '../core/schedule/solver';
-import { dayOfFile } from '../core/schedule/work';
+import { dayOfFile } from '../core/schedule/chores';
 import { FAMILY_FILES } from '../demo/families';
 import { calendarText } from './dayCalendar';
 

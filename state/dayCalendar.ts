@@ -1,6 +1,6 @@
 import ical, { ICalAlarmType } from 'ical-generator';
 import type { KitchenDoc, RunDoc } from '../core/model/documents';
-import type { RunDay } from '../core/schedule/work';
+import type { RunDay } from '../core/schedule/chores';
 import { newId } from './ids';
 import { dateOf } from './time';
 

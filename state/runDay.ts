@@ -1,6 +1,6 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { RunDoc } from '../core/model/documents';
-import type { DayFile, RunDay, WayOut } from '../core/schedule/work';
+import type { DayFile, RunDay, WayOut } from '../core/schedule/chores';
 import { askDay, askWaysOut } from '../workers/dayPlanner';
 import { useDocuments } from './store';
 import { fileOf, usePlanner } from './plans';
@@ -52,11 +52,16 @@ export function useRunDay(run: RunDoc): DayView {
   const [share, setShare] = useState<number | null>(null);
   const [failed, setFailed] = useState(false);
   const [, setFound] = useState<KeptDay | null>(null);
+  // What it follows from stands in the key: the file itself is another at every picture.
+  const latest = useRef(file);
+  useEffect(() => {
+    latest.current = file;
+  });
   useEffect(() => {
     if (!ready || kept.get(run.id)?.key === key) return undefined;
     let wanted = true;
     const ask = () => {
-      askDay(file, 'as it stands', (far) => {
+      askDay(latest.current, 'as it stands', (far) => {
         if (wanted) setShare(far);
       }).then(
         (day) => {
@@ -77,8 +82,6 @@ export function useRunDay(run: RunDoc): DayView {
       wanted = false;
       clearTimeout(soon);
     };
-    // What it follows from stands in the key.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [ready, key, run.id]);
   const settled = known?.key === key;
   return { day: known?.day ?? null, share: settled ? null : (share ?? 0), failed, file };
@@ -92,10 +95,14 @@ export const askDayOnce = (run: RunDoc): Promise<RunDay | null> =>
 export function useWaysOut(view: DayView, wanted: boolean): readonly WayOut[] | null {
   const { day, file, share } = view;
   const [found, setFound] = useState<{ readonly day: RunDay; readonly ways: readonly WayOut[] } | null>(null);
+  const latest = useRef(file);
+  useEffect(() => {
+    latest.current = file;
+  });
   useEffect(() => {
     if (!wanted || !day || share !== null || found?.day === day) return undefined;
     let asked = true;
-    askWaysOut(file, day, () => undefined).then(
+    askWaysOut(latest.current, day, () => undefined).then(
       (ways) => {
         if (asked && ways) setFound({ day, ways });
       },
@@ -104,8 +111,6 @@ export function useWaysOut(view: DayView, wanted: boolean): readonly WayOut[] | 
     return () => {
       asked = false;
     };
-    // The file is the one that the day was found from.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [wanted, day, share, found]);
   return day && found?.day === day ? found.ways : null;
 }

@@ -62,6 +62,12 @@ const short = (name: string): string => name.slice(0, 3);
 /** "12 Dec". */
 export const dateText = (date: Date): string => `${date.getDate()} ${short(month(date))}`;
 
+/** "Sat 12 Dec": true on any day that it is read. */
+export const onText = (local: string): string => {
+  const date = dateOf(local);
+  return `${short(weekday(date))} ${dateText(date)}`;
+};
+
 /** "Saturday 12 December". */
 export const longDateText = (date: Date): string => `${weekday(date)} ${date.getDate()} ${month(date)}`;
 

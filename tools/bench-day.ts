@@ -4,7 +4,7 @@
  */
 import { FAMILY_FILES } from '../demo/families';
 import { planWhole } from '../core/plan';
-import { dayOfRun, problemOf, workOf } from '../core/schedule/work';
+import { dayOfRun, problemOf, workOf } from '../core/schedule/chores';
 import {
   backwards,
   breachesOf,

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { configure } from '@testing-library/react';
 import type * as BakeCurveModule from '../core/process/bakeCurve';
 import type * as SolverModule from '../core/schedule/solver';
-import type * as WorkModule from '../core/schedule/work';
+import type * as WorkModule from '../core/schedule/chores';
 import type * as TriedModule from '../workers/tried';
 
 jest.setTimeout(30000);
@@ -33,7 +33,7 @@ jest.mock('../workers/planner', () => {
 
 // A few orders are enough here: the search itself has tests of its own.
 jest.mock('../workers/dayPlanner', () => {
-  const { dayOfFile, waysOut } = jest.requireActual<typeof WorkModule>('../core/schedule/work');
+  const { dayOfFile, waysOut } = jest.requireActual<typeof WorkModule>('../core/schedule/chores');
   const { toEnd } = jest.requireActual<typeof SolverModule>('../core/schedule/solver');
   return {
     askDay: (file: WorkModule.DayFile) => Promise.resolve(toEnd(dayOfFile(file, 12))),

@@ -28,6 +28,10 @@ async function startLoad(page: Page): Promise<void> {
   await page.waitForTimeout(300);
 }
 
+/** The day of five lines is worked out beside the page. */
+const dayThere = (page: Page): Promise<void> =>
+  page.getByText('Latest safe start').waitFor({ timeout: 30_000 });
+
 async function closeRun(page: Page): Promise<void> {
   for (const load of [1, 2]) {
     await page.getByRole('button', { name: new RegExp(`^Load ${load} in`) }).click();
@@ -50,7 +54,7 @@ const SHOTS: readonly Shot[] = [
     path: '/runs/new',
     first: async (page) => page.getByRole('radio', { name: 'Honey and thyme' }).click(),
   },
-  { name: 'pieces', path: `${RUN}/pieces` },
+  { name: 'glance', path: TABLE, first: dayThere },
   { name: 'sums', path: `${RUN}/sums` },
   {
     name: 'weigh-in',
@@ -74,9 +78,10 @@ const SHOTS: readonly Shot[] = [
   { name: 'bake', path: `${RUN}/bake`, first: startLoad },
   { name: 'pieces-table', path: `${TABLE}/pieces` },
   {
-    name: 'what-if',
-    path: `${TABLE}/sums`,
-    first: async (page) => page.getByRole('button', { name: 'What if it were made otherwise' }).click(),
+    name: 'day-wide',
+    path: `${TABLE}/day`,
+    size: DESK,
+    first: dayThere,
   },
   { name: 'from-what-is-there', path: '/runs/from' },
   { name: 'formulas', path: '/formulas' },

@@ -1,5 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { DayFile, RunDay, WayOut } from '../core/schedule/work';
+import type { DayFile, RunDay, WayOut } from '../core/schedule/chores';
 import type { DayPlanner, Told } from './dayPlanner.worker';
 
 let remote: Remote<DayPlanner> | null = null;

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { dayOfFile, waysOut, type DayFile, type RunDay, type WayOut } from '../core/schedule/work';
+import { dayOfFile, waysOut, type DayFile, type RunDay, type WayOut } from '../core/schedule/chores';
 
 /** Told how far it is, 0 to 1. */
 export type Told = (share: number) => void;

@@ -6,3 +6,4 @@ export { takeOffer } from './offer';
 export type { OfferChange } from './offer';
 export { crumbStart, newLine, tinFor, USUAL_BINDER, usualCoat, usualFilling } from './newLine';
 export type { CrumbStart, LineAsk, MiniStyle, NewLine } from './newLine';
+export { runAgain } from './runAgain';

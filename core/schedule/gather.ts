@@ -6,7 +6,7 @@ import { bowlsOf } from '../plan/bowls';
 import { warning } from '../plan/warnings.words';
 import { coldRoomOf } from './cold';
 import { dayOf, type TimedStep } from './day';
-import type { RunDay } from './work';
+import type { RunDay } from './chores';
 import { coldWords, GATHER_TITLES, materialWords, preparationWords } from './gather.words';
 
 /** A thing to set out that no bowl of a formula holds: chocolate to melt, sprinkles, sticks. */

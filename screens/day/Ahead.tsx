@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
-import type { Part, RunDay } from '../../core/schedule/work';
+import type { Part, RunDay } from '../../core/schedule/chores';
 import { changeRunOf } from '../../state/store';
 import { Chip, Chips } from '../../ui/actions';
 import { Card } from '../../ui/card';

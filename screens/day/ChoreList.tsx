@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
-import type { RunDay, Timed } from '../../core/schedule/work';
+import type { RunDay, Timed } from '../../core/schedule/chores';
 import { inStyle } from '../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../state/store';
 import { clockText, dateOf, dayText, localNow } from '../../state/time';
@@ -32,13 +32,11 @@ export function ChoreList({ run, day, now, onOpen, atMost }: ListProps) {
   const here = localNow(now);
   const entries =
     atMost === undefined ? all : all.filter(({ at }) => at >= here || all[0]?.at === at).slice(0, atMost);
-  let date = '';
   return (
     <View role="list" aria-label="The day in order">
-      {entries.map((entry) => {
+      {entries.map((entry, i) => {
         const own = entry.at.slice(0, 10);
-        const heading = own === date ? null : dayText(dateOf(entry.at), now);
-        date = own;
+        const heading = own === entries[i - 1]?.at.slice(0, 10) ? null : dayText(dateOf(entry.at), now);
         return (
           <View
             key={'timed' in entry ? entry.timed.chore.id : `${entry.turn.ovenId}-${entry.at}`}

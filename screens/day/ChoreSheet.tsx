@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
 import { inStyle } from '../../core/quantity';
-import { thingName, type RunDay, type Timed } from '../../core/schedule/work';
+import { thingName, type RunDay, type Timed } from '../../core/schedule/chores';
 import { askDayOnce } from '../../state/runDay';
 import { changeRunOf, useKitchen, useNumberStyle, useScreen } from '../../state/store';
 import { clockText } from '../../state/time';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
 import type { RunPlan } from '../../core/plan';
-import type { RunDay } from '../../core/schedule/work';
+import type { RunDay } from '../../core/schedule/chores';
 import { calendarText } from '../../state/dayCalendar';
 import { useNow } from '../../state/clock';
 import { fileName, saveFile } from '../../state/exchange';

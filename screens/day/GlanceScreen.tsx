@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
 import type { PlannedLine, RunPlan } from '../../core/plan';
-import type { RunDay } from '../../core/schedule/work';
+import type { RunDay } from '../../core/schedule/chores';
 import { useRunDay } from '../../state/runDay';
 import { useDocuments, useScreen } from '../../state/store';
 import { clockText, dateOf, dayText } from '../../state/time';

@@ -2,14 +2,14 @@ import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
 import { minutesOf } from '../../core/model/localTime';
-import type { RunDay, Timed } from '../../core/schedule/work';
+import type { RunDay, Timed } from '../../core/schedule/chores';
 import {
   lanesByLine,
   lanesByThing,
   timelineOf,
   type Lane,
   type Timeline,
-} from '../../core/schedule/work/lanes';
+} from '../../core/schedule/chores/lanes';
 import { useKitchen } from '../../state/store';
 import { clockText, localNow } from '../../state/time';
 import { useWide } from '../../ui/screen';

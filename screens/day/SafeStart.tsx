@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
-import { thingName, type RunDay } from '../../core/schedule/work';
+import { thingName, type RunDay } from '../../core/schedule/chores';
 import { useNow } from '../../state/clock';
 import type { DayView } from '../../state/runDay';
 import { useKitchen } from '../../state/store';
@@ -10,7 +10,7 @@ import { QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Notice } from '../../ui/notice';
 import { Body, Small, Strong } from '../../ui/text';
-import { FONT, space, useTokens } from '../../ui/theme';
+import { FONT, useTokens } from '../../ui/theme';
 import { causeName, spanText } from './day.words';
 
 /** How far the search is, and why there is no day where there is none. */

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
-import type { WayOut } from '../../core/schedule/work';
+import type { WayOut } from '../../core/schedule/chores';
 import { useWaysOut, type DayView } from '../../state/runDay';
 import { changeKitchen, changeLines, changeRunOf } from '../../state/store';
 import { QuietAction } from '../../ui/actions';

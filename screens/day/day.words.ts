@@ -1,6 +1,6 @@
 import type { KitchenDoc, RunDoc } from '../../core/model/documents';
-import { thingName, type RunDay, type Timed } from '../../core/schedule/work';
-import type { Lane } from '../../core/schedule/work/lanes';
+import { thingName, type RunDay, type Timed } from '../../core/schedule/chores';
+import type { Lane } from '../../core/schedule/chores/lanes';
 import { pieceWords } from '../runs/words';
 
 /** Minutes as they are said: "25 min", "3 h 20 min". */

@@ -1,6 +1,6 @@
 import type { KitchenDoc } from '../../core/model/documents';
 import { dialWords } from '../../core/process/dial';
-import type { RunDay } from '../../core/schedule/work';
+import type { RunDay } from '../../core/schedule/chores';
 
 /** "Hall oven on: 170 °C" with measures in braces. */
 export function turnWords({ ovenId, settingC, first }: RunDay['turns'][number], kitchen: KitchenDoc): string {

@@ -8,7 +8,7 @@ import { useNow } from '../../state/clock';
 import { formulasIn, piecesIn } from '../../state/documents';
 import { newId } from '../../state/ids';
 import { changeRun, useDocuments, useKitchen, useScreen } from '../../state/store';
-import { dayText, localAt, localNow, toSaturday, whenText } from '../../state/time';
+import { onText, localAt, localNow, toSaturday, whenText } from '../../state/time';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { FieldFault } from '../../ui/fieldFault';
@@ -114,7 +114,7 @@ export function NewRunScreen({
       kind: 'run',
       version: 2,
       id: newId('run'),
-      name: `${called}, ${dayText(new Date(`${readyAt}:00`), now)}`,
+      name: `${called}, ${onText(readyAt)}`,
       createdAt: now,
       readyAt,
       lines: [made.line],

@@ -2,14 +2,23 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { Family, RunDoc } from '../../core/model/documents';
 import { newLine } from '../../core/line/newLine';
+import { runAgain } from '../../core/line/runAgain';
 import { lineFromPiece } from '../../core/model/pieceDoc';
 import { shareLots } from '../../core/line/lots';
 import { useNow } from '../../state/clock';
 import { piecesIn, runKey } from '../../state/documents';
 import { newId } from '../../state/ids';
 import { useRunNow, type RunPlan } from '../../state/plans';
-import { change, changeLines, changeRunOf, useDocuments, useKitchen, useScreen } from '../../state/store';
-import { whenText } from '../../state/time';
+import {
+  change,
+  changeLines,
+  changeRun,
+  changeRunOf,
+  useDocuments,
+  useKitchen,
+  useScreen,
+} from '../../state/store';
+import { onText, whenText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { FieldFault } from '../../ui/fieldFault';
@@ -64,6 +73,7 @@ function Lines({
         />
       ))}
       <AnotherLine run={run} />
+      <Again run={run} />
       <RunName run={run} />
     </>
   );
@@ -83,17 +93,31 @@ function Ready({ run }: { readonly run: RunDoc }) {
           onPress={() => setAsking(true)}
         />
       </Sentence>
-      <WhenSheet
-        visible={asking}
-        value={run.readyAt}
-        now={now}
-        onClose={() => setAsking(false)}
-        onSave={(readyAt) => {
+      <AskWhen
+        run={run}
+        asking={asking}
+        onDone={(readyAt) => {
           setAsking(false);
-          changeRunOf('Ready when', run.id, (now) => ({ ...now, readyAt }));
+          if (readyAt) changeRunOf('Ready when', run.id, (now) => ({ ...now, readyAt }));
         }}
       />
     </Card>
+  );
+}
+
+/** Asks for an hour, from the run's own on; null where nobody gives one. */
+function AskWhen({
+  run,
+  asking,
+  onDone,
+}: {
+  readonly run: RunDoc;
+  readonly asking: boolean;
+  readonly onDone: (readyAt: string | null) => void;
+}) {
+  const now = useNow(60_000);
+  return (
+    <WhenSheet visible={asking} value={run.readyAt} now={now} onClose={() => onDone(null)} onSave={onDone} />
   );
 }
 
@@ -155,6 +179,34 @@ function AnotherLine({ run }: { readonly run: RunDoc }) {
         ]}
         onClose={() => setChoosing(false)}
         onChoose={add}
+      />
+    </>
+  );
+}
+
+/** The same run for another date. */
+function Again({ run }: { readonly run: RunDoc }) {
+  const now = useNow(60_000);
+  const router = useRouter();
+  const [asking, setAsking] = useState(false);
+  return (
+    <>
+      <QuietAction title="The same for another date" icon="runs" onPress={() => setAsking(true)} />
+      <AskWhen
+        run={run}
+        asking={asking}
+        onDone={(readyAt) => {
+          setAsking(false);
+          if (!readyAt) return;
+          // A date in its name is the old one's.
+          const name = `${run.name.replace(`, ${onText(run.readyAt)}`, '')}, ${onText(readyAt)}`.slice(
+            0,
+            120,
+          );
+          const again = runAgain(run, { id: newId('run'), name, createdAt: now, readyAt });
+          changeRun(`${run.name} again`, again);
+          router.navigate(stageHref(again.id, 'glance'));
+        }}
       />
     </>
   );

@@ -6,7 +6,7 @@ import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan } from '../../core/plan';
 import { SECTION_WORDS } from '../../core/plan/sections.words';
 import { weighOut } from '../../core/plan/weighOut';
-import type { RunDay } from '../../core/schedule/work';
+import type { RunDay } from '../../core/schedule/chores';
 import { gatherOf, preparationsOf, type GatherGroup } from '../../core/schedule/gather';
 import { inStyle, join, show } from '../../core/quantity';
 import { useNow } from '../../state/clock';

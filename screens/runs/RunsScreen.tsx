@@ -16,7 +16,7 @@ import { noteNext } from '../../state/served';
 import { usePlanOf } from '../../state/plans';
 import { useRunDay } from '../../state/runDay';
 import { useDocuments, useScreen } from '../../state/store';
-import { awayText, clockOf, clockText, localNow, whenText } from '../../state/time';
+import { awayText, clockOf, localNow, whenText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { CutDrawing } from '../../ui/cut';
@@ -27,11 +27,16 @@ import { Tap } from '../../ui/tap';
 import { Body, Heading, Small, Strong } from '../../ui/text';
 import { FONT, space, useTokens } from '../../ui/theme';
 import { ChoreList } from '../day/ChoreList';
+import { later } from '../later';
 import { LineCut, PieceDrawing } from './LineCut';
 import { nextThing } from './nextThing';
 import { stageHref } from './stages';
 import { RunRow, useRunWords } from './RunList';
 import { FAMILY_WORDS } from './words';
+
+/** From so many runs on they can be looked for. */
+const MANY_RUNS = 6;
+const RunSearch = later('RunSearch');
 
 /** What is being made, for when, and the very next thing to do. */
 export function RunsScreen() {
@@ -57,14 +62,20 @@ export function RunsScreen() {
         icon="down"
         onPress={() => useScreen.getState().setBringing(true)}
       />
-      {others.length > 0 ? <Heading level={3}>Also planned</Heading> : null}
-      {others.map((run) => (
-        <RunRow key={run.id} run={run} />
-      ))}
-      {closed.length > 0 ? <Heading level={3}>Closed</Heading> : null}
-      {closed.map((run) => (
-        <RunRow key={run.id} run={run} />
-      ))}
+      {runs.length >= MANY_RUNS ? (
+        <RunSearch />
+      ) : (
+        <>
+          {others.length > 0 ? <Heading level={3}>Also planned</Heading> : null}
+          {others.map((run) => (
+            <RunRow key={run.id} run={run} />
+          ))}
+          {closed.length > 0 ? <Heading level={3}>Closed</Heading> : null}
+          {closed.map((run) => (
+            <RunRow key={run.id} run={run} />
+          ))}
+        </>
+      )}
     </Screen>
   );
 }

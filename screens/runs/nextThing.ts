@@ -3,7 +3,7 @@ import type { LinePlan, RunPlan } from '../../core/plan';
 import { nextLookAt } from '../../core/bench';
 import { bowlsOf, tickKey, ticksOf } from '../../core/plan/bowls';
 import { dayOf } from '../../core/schedule/day';
-import type { RunDay } from '../../core/schedule/work';
+import type { RunDay } from '../../core/schedule/chores';
 import type { Stage } from './stages';
 
 export interface NextThing {

@@ -2,8 +2,8 @@ import type { LinePlan } from '../../plan';
 import { METHODS } from '../../process/batter.table';
 import { byFigure, byHandFigure, type ChoreGap } from './chore';
 import { HANDS, one, taskIn, tasksOf, type Beside, type Work } from './lineWork';
-import { HANDS_S } from './work.table';
-import { CHORE } from './work.words';
+import { HANDS_S } from './chores.table';
+import { CHORE } from './chores.words';
 
 /** Baked, cooled, crumbled and bound: what portioning waits for. */
 export function crumbWork(

@@ -17,7 +17,7 @@ import {
 import { thingKey, type Chore, type Thing } from './chore';
 import { problemOf, type Posed } from './problemOf';
 import { workOf } from './runWork';
-import { OVEN_WARMS_S } from './work.table';
+import { OVEN_WARMS_S } from './chores.table';
 
 /** A chore at its time. */
 export interface Timed {

@@ -7,8 +7,8 @@ import { componentsWork } from './components';
 import { cakesicleWork, cutWork, mugWork, popWork, type CraftThings } from './craft';
 import { Work } from './lineWork';
 import { wellsWork } from './wells';
-import { HANDS_S } from './work.table';
-import { CHORE } from './work.words';
+import { HANDS_S } from './chores.table';
+import { CHORE } from './chores.words';
 
 /** All chores of a run, from butter out to packed and cold: of each line, and of what lines share. */
 export function workOf(whole: RunPlan, kitchen: KitchenDoc): Chore[] {

@@ -4,8 +4,8 @@ import { byFigure, byHand, byHandFigure, fixedTime, type ChoreGap } from './chor
 import type { Finishing } from './finish';
 import { finishWork } from './finish';
 import { HANDS, one, taskIn, tasksOf, within, type Beside, type Work } from './lineWork';
-import { HANDS_S, IN_TIN } from './work.table';
-import { CHORE, PART } from './work.words';
+import { HANDS_S, IN_TIN } from './chores.table';
+import { CHORE, PART } from './chores.words';
 
 /** Pieces that bake in the wells of tins, load by load, and are finished. */
 export function wellsWork(

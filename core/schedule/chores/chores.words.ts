@@ -1,5 +1,14 @@
-import { CAKE_KEEPS_DAYS, DOUGH_KEEPS_DAYS } from './work.table';
+import { CAKE_KEEPS_DAYS, DOUGH_KEEPS_DAYS } from './chores.table';
+import type { FrostingKind } from '../../model/kinds';
 import type { Part } from './chore';
+
+/** What kinds of frosting do not forgive. */
+const HANDLED: Partial<Record<FrostingKind, string>> = {
+  'cooked meringue': 'It sets as it stands: frost at once, everything else ready before the syrup boils.',
+  glaze: 'It skins over in minutes: stir it up again between pieces.',
+  'whipped cream': 'Cold bowl, cold cream; stop while it still looks soft.',
+  ganache: 'It has to stand until it holds a trail.',
+};
 
 /** Chores in the kitchen's words. */
 export const each = (seconds: number): string =>
@@ -38,7 +47,11 @@ export const CHORE = {
   },
   frost: { label: 'Frost', detail: 'Cool cakes only: warm ones melt it.' },
   frostAndTop: { label: 'Frost and top', detail: 'A few at a time: toppings hold while it is wet.' },
-  frostingBought: { label: 'Beat the frosting soft', detail: 'A stiff one tears the cake.' },
+  frostingThere: { label: 'Beat the frosting soft', detail: 'A stiff one tears the cake.' },
+  frostingMade: (kind: FrostingKind) => ({
+    label: `Make the ${kind}`,
+    detail: HANDLED[kind] ?? 'Cakes have to be cool by the time it is ready.',
+  }),
   colour: (n: number) => ({
     label: n === 1 ? 'Colour and bag' : `Colour and bag, ${n} colours`,
     detail: 'Colours deepen as they stand: stop a shade short.',

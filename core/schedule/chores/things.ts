@@ -1,7 +1,7 @@
 import type { KitchenDoc } from '../../model/documents';
 import type { JobResource } from '../solver';
 import { thingKey, type Thing } from './chore';
-import { OVEN_CHANGES_S } from './work.table';
+import { OVEN_CHANGES_S } from './chores.table';
 
 /** What a kitchen has where nobody has said otherwise. Basis: one person, two bowls, somewhere to put a tray. */
 const USUAL = { hands: 1, bowls: 2 } as const;

@@ -2,8 +2,8 @@ import type { CoatChoice, FillingChoice, FrostingChoice, Lot } from '../../model
 import type { LinePlan } from '../../plan';
 import { byFigure, byUsual, type ChoreGap } from './chore';
 import { HANDS, one, within, type Beside, type Work } from './lineWork';
-import { COAT_WITHIN_S, DIP_WITHIN_S, FROSTING_TIMES, HANDS_S, TOP_S, TOP_SETS_S } from './work.table';
-import { CHORE, each } from './work.words';
+import { COAT_WITHIN_S, DIP_WITHIN_S, FROSTING_TIMES, HANDS_S, TOP_S, TOP_SETS_S } from './chores.table';
+import { CHORE, each } from './chores.words';
 
 /** What goes into and on to a piece. */
 export interface Finishing {
@@ -109,20 +109,24 @@ export function finishWork(work: Work, { plan, finishing, loads, beside }: ToFin
 
 /** Frosting is there, coloured and in bags: what frosting waits for. */
 function bagsWork(work: Work, frosting: FrostingChoice, lots: readonly Lot[], beside: Beside): ChoreGap[] {
-  const { restS, withinS } = FROSTING_TIMES[frosting.kind];
+  const { makeMin, restS, withinS } = FROSTING_TIMES[frosting.kind];
   const made = beside.made(frosting.formulaId);
   const colours = lots.reduce(
     (sum, { colour, stripes }) => sum + (colour ? 1 : 0) + (stripes ?? []).filter(Boolean).length,
     0,
   );
+  const there = typeof frosting.onHandG === 'number';
+  const told = there ? CHORE.frostingThere : CHORE.frostingMade(frosting.kind);
   const ready = made
     ? { ...made, leastS: Math.max(made.leastS, restS), mostS: withinS }
     : within(
-        work.hands('frosting', CHORE.frostingBought.label, HANDS_S.beatBought, CHORE.usual, {
-          detail: CHORE.frostingBought.detail,
+        work.hands('frosting', told.label, there ? HANDS_S.beatBought : makeMin * 60, CHORE.usual, {
+          detail: told.detail,
+          uses: ['fill', 'shared'],
           fresh: 0.5,
         }),
         withinS,
+        there ? 0 : restS,
       );
   if (colours === 0) return [ready];
   const coloured = work.hands(

@@ -3,8 +3,8 @@ import type { FrostingChoice, Line } from '../../model/documents';
 import type { Batch, RunPlan } from '../../plan';
 import { byHand, byUsual, type ChoreGap } from './chore';
 import { Work, within, type Beside } from './lineWork';
-import { FROSTING_KEEPS_DAYS, HANDS_S, MAKE_MIN, PART_KEEPS_DAYS } from './work.table';
-import { CHORE, PART } from './work.words';
+import { FROSTING_KEEPS_DAYS, HANDS_S, MAKE_MIN, PART_KEEPS_DAYS } from './chores.table';
+import { CHORE, PART } from './chores.words';
 
 /** Words of a step that is waited for, not worked at. */
 const WAITS = /\b(chill|cool|rest|set|stand|freeze|refrigerate|soak|steep|infuse|prove|overnight|leave)/i;

@@ -12,8 +12,8 @@ import {
   PATCHED_SHARE,
   SHELL_WITHIN_S,
   UNMOULD_WITHIN_S,
-} from './work.table';
-import { CHORE, PART, each } from './work.words';
+} from './chores.table';
+import { CHORE, PART, each } from './chores.words';
 
 export interface CraftThings {
   readonly beside: Beside;
@@ -94,7 +94,10 @@ export function cakesicleWork(
   const bound = crumbWork(work, plan, line.binder.formulaId, perRack, beside);
   work.part = null;
   const melted = meltWork(work, plan, line.kind !== 'compound', beside.made(line.coatFormulaId));
-  const moulds = taskIn(tasks, 'coats-1').holds.find(({ of }) => of.kind === 'mould')?.n ?? 1;
+  const cavities = plan.cold?.on.what === 'mould' ? plan.cold.on.cavities : 1;
+  /** Moulds that a round fills. */
+  const mouldsOf = (pieces: number) => Math.max(1, Math.ceil(pieces / cavities));
+  const moulds = mouldsOf(Math.max(...sizes, 1));
   const topped = line.lots.some(({ toppings }) => toppings.length > 0);
   const wash = work.hands('wash-mould', CHORE.washMould.label, HANDS_S.washMould * moulds, CHORE.washBasis, {
     detail: CHORE.washMould.detail,
@@ -128,7 +131,7 @@ export function cakesicleWork(
       });
     const inMould: ChoreHold = {
       of: { kind: 'mould', id: line.mouldId },
-      units: moulds,
+      units: mouldsOf(pieces),
       until: work.idOf(last ? `out-${k}` : `wash-${k}`),
     };
     const freezer = one({ kind: 'freezer' }, things.coldUnits);
@@ -182,7 +185,7 @@ export function cakesicleWork(
         kind: 'hands',
         ...told(CHORE.washMould.label),
         detail: CHORE.washMould.detail,
-        takes: byHand(HANDS_S.washMould * moulds, CHORE.washBasis),
+        takes: byHand(HANDS_S.washMould * mouldsOf(pieces), CHORE.washBasis),
         after: [out],
       });
     if (!topped) return [out];

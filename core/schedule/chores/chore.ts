@@ -1,19 +1,10 @@
 import type { Ref } from '../../figure';
-import { FIGURE_RANGE, HANDS_DOUBT } from './work.table';
+import type { Resource } from '../../plan';
+import { FIGURE_RANGE, HANDS_DOUBT } from './chores.table';
 
-/** Something finite that chores of all lines share. */
-export type Thing =
-  | { readonly kind: 'hands' }
-  | { readonly kind: 'oven'; readonly id: string }
-  | { readonly kind: 'microwave'; readonly id: string }
-  | { readonly kind: 'tin'; readonly id: string }
-  | { readonly kind: 'sheet'; readonly id: string }
-  | { readonly kind: 'mould'; readonly id: string }
-  | { readonly kind: 'mug'; readonly id: string }
-  | { readonly kind: 'vessel'; readonly id: string }
-  | { readonly kind: 'bowl' }
-  | { readonly kind: 'fridge' }
-  | { readonly kind: 'freezer' };
+/** Something finite that chores of all lines share; an oven whatever its heat. */
+export type Thing = Exclude<Resource, { readonly kind: 'oven' }> | Pick<OvenAtHeat, 'kind' | 'id'>;
+type OvenAtHeat = Extract<Resource, { readonly kind: 'oven' }>;
 
 export const thingKey = (thing: Thing): string => ('id' in thing ? `${thing.kind}:${thing.id}` : thing.kind);
 

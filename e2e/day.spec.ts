@@ -1,0 +1,162 @@
+import { readFileSync } from 'node:fs';
+import ICAL from 'ical.js';
+import type { Page } from '@playwright/test';
+import { expect, openApp, test } from './fixtures';
+
+/** The day has been worked out, and nothing is being reckoned any more. */
+async function dayThere(page: Page): Promise<void> {
+  await expect(page.getByText('Latest safe start')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/^Working the day out/)).toHaveCount(0, { timeout: 30_000 });
+}
+
+const stage = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click();
+
+/** "12:37 Butter out, 60 min. Begun ahead" as its hour, in minutes of the day. */
+async function hourOf(page: Page, label: RegExp): Promise<number> {
+  const words =
+    (await page
+      .getByRole('list', { name: 'The day in order' })
+      .getByRole('button', { name: label })
+      .first()
+      .getAttribute('aria-label')) ?? '';
+  const [, hours = NaN, minutes = NaN] = /^(\d\d):(\d\d)/.exec(words) ?? [];
+  return Number(hours) * 60 + Number(minutes);
+}
+
+test('the two-product day: from the wish to its order, a way out, and another pair of hands', async ({
+  page,
+}) => {
+  await openApp(page);
+  await page.getByRole('button', { name: /^Cupcakes/ }).click();
+  await page
+    .getByRole('radio', { name: 'Plum and rye' })
+    .or(page.getByRole('radio', { name: 'Honey and thyme' }))
+    .first()
+    .click();
+  await page.getByRole('radio', { name: '24', exact: true }).click();
+  await page.getByRole('radio', { name: /16:00, Saturday/ }).click();
+  await page.getByRole('button', { name: 'Start' }).click();
+  await stage(page, 'Pieces');
+  // A frosting of boiled syrup does not wait.
+  await page.getByTestId('value-frosting').first().click();
+  await page
+    .getByRole('dialog')
+    .getByRole('radio', { name: /^swirl/ })
+    .click();
+  await page
+    .getByRole('button', { name: /^Kind of frosting/ })
+    .first()
+    .click();
+  await page
+    .getByRole('dialog')
+    .getByRole('radio', { name: /^cooked meringue/ })
+    .click();
+  await page.getByRole('button', { name: 'Another line' }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('radio', { name: /^Moulded pieces/ })
+    .click();
+  await stage(page, 'Day');
+  await dayThere(page);
+  await page.getByRole('radio', { name: 'In order' }).click();
+  const made = await hourOf(page, /Make the cooked meringue/);
+  const frosted = await hourOf(page, /Frost/);
+  expect(frosted - made).toBeGreaterThanOrEqual(20);
+  expect(frosted - made).toBeLessThanOrEqual(36);
+  // Rounds of the one mould follow each other, washed between.
+  const [first, washed, second] = [
+    await hourOf(page, /Turn out and patch, round 1/),
+    await hourOf(page, /Wash and dry the mould, round 1/),
+    await hourOf(page, /First shell coat, round 2/),
+  ];
+  expect(washed).toBeGreaterThanOrEqual(first);
+  expect(second).toBeGreaterThanOrEqual(washed);
+  // Another pair of hands gives time, and is taken by a tap.
+  const before = await page
+    .getByText(/^Saturday \d\d:\d\d$/)
+    .first()
+    .innerText();
+  await page.getByRole('button', { name: 'What would give more time?' }).click();
+  const way = page.getByRole('button', { name: /^Another pair of hands: \d+ min more/ });
+  await expect(way).toBeVisible({ timeout: 40_000 });
+  await way.click();
+  await dayThere(page);
+  await expect(page.getByText(before, { exact: true })).toHaveCount(0);
+  await page.getByRole('button', { name: /^Undo: Another pair of hands/ }).click();
+});
+
+test('lanes: a band is drawn to another time, what it pushes is told, held there and let go', async ({
+  page,
+}, info) => {
+  await openApp(page, '/runs/run-lantern-table/day');
+  await dayThere(page);
+  await page.getByRole('radio', { name: 'By what is held' }).click();
+  const lanes = page.getByRole('region', { name: 'Lanes of the day' });
+  const band = lanes.getByRole('button', { name: /^Trim and cut/ }).first();
+  await band.scrollIntoViewIfNeeded();
+  const box = await band.boundingBox();
+  if (!box) throw new Error('a band is drawn');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  const along = info.project.name === 'wide';
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(along ? x - 60 : x, along ? y : y - 60, { steps: 4 });
+  await page.mouse.move(along ? x - 120 : x, along ? y : y - 120, { steps: 4 });
+  await page.mouse.up();
+  const sheet = page.getByRole('dialog', { name: 'Trim and cut' });
+  await expect(sheet).toBeVisible();
+  // By keys as well: five minutes at a time.
+  await sheet.getByRole('button', { name: '5 min earlier', exact: true }).focus();
+  await page.keyboard.press('Enter');
+  const hold = sheet.getByRole('button', { name: /^Hold it at/ });
+  const none = sheet.getByText('The day cannot be worked with it there.');
+  await expect(hold.or(none)).toBeVisible({ timeout: 30_000 });
+  while (await none.isVisible()) {
+    await sheet.getByRole('button', { name: '5 min later', exact: true }).click();
+    await expect(sheet.getByText('Trying what it pushes.')).toHaveCount(0, { timeout: 30_000 });
+  }
+  await expect(sheet.getByText(/^The day begins/)).toBeVisible();
+  const at = /Hold it at (\d\d:\d\d)/.exec((await hold.innerText()) ?? '')?.[1] ?? '';
+  await hold.click();
+  await dayThere(page);
+  await expect(lanes.getByRole('button', { name: new RegExp(`^Trim and cut.*begins ${at}`) })).toBeVisible();
+  await page.getByRole('button', { name: 'Let the held chore move again' }).click();
+  await dayThere(page);
+  await expect(page.getByRole('button', { name: /^Undo: Nothing held/ })).toBeVisible();
+});
+
+test('a day that cannot be done says by how much, and the calendar file is read by another reader', async ({
+  page,
+}) => {
+  await openApp(page, '/runs/run-lantern-table/day');
+  await dayThere(page);
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Into a calendar' }).click(),
+  ]);
+  const calendar = new ICAL.Component(ICAL.parse(readFileSync(await saved.path(), 'utf8')) as unknown[]);
+  const events = calendar.getAllSubcomponents('vevent').map((one) => new ICAL.Event(one));
+  expect(events.some(({ summary }) => summary === 'Lantern evening, the table is to be ready')).toBe(true);
+  expect(events.every(({ component }) => component.getAllSubcomponents('valarm').length === 1)).toBe(true);
+  // At two on the day itself it is too late.
+  await page.clock.setFixedTime(new Date('2026-11-28T14:00:00'));
+  await page.goto('/runs/run-lantern-table');
+  await dayThere(page);
+  await expect(page.getByText(/^That is .* ago: begun now/)).toBeVisible();
+  await expect(page.getByText('What would give time')).toBeVisible();
+  await expect(page.getByRole('button', { name: /min more|h .*more/ }).first()).toBeVisible({
+    timeout: 60_000,
+  });
+});
+
+test('a part made the day before stands on its own day, and the day is on paper', async ({ page }) => {
+  await openApp(page, '/runs/run-lantern-evening/day');
+  await dayThere(page);
+  await page.getByRole('radio', { name: 'Day before' }).first().click();
+  await page.getByRole('radio', { name: 'In order' }).click();
+  await expect(page.getByRole('heading', { name: 'Friday' })).toBeVisible({ timeout: 30_000 });
+  await page.goto('/runs/run-lantern-evening/print');
+  await expect(page.getByTestId('sheet-day')).toBeVisible({ timeout: 30_000 });
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByTestId('sheet-day').getByText(/Bake load 1/)).toBeVisible();
+});
