@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { create } from 'zustand';
 import type { RunDoc } from '../core/model/documents';
 import type { DayFile, RunDay, WayOut } from '../core/schedule/chores';
 import { askDay, askWaysOut } from '../workers/dayPlanner';
@@ -25,7 +26,10 @@ interface KeptDay {
 const TYPED_MS = 300;
 
 /** The last day of each run, by what it follows from: a page that comes back has it at once. */
-const kept = new Map<string, KeptDay>();
+const useDays = create<{ readonly days: Readonly<Record<string, KeptDay>> }>(() => ({ days: {} }));
+
+const keep = (runId: string, found: KeptDay): void =>
+  useDays.setState(({ days }) => ({ days: { ...days, [runId]: found } }));
 
 /** What a day follows from, as text: ticks, clocks and what was closed are no part of it. */
 const keyOf = ({ run, formulas, kitchen, changes }: DayFile): string => {
@@ -48,17 +52,16 @@ export function useRunDay(run: RunDoc): DayView {
   const ready = usePlanner((state) => state.ready);
   const file = fileOf(run, docs, 0);
   const key = keyOf(file);
-  const known = kept.get(run.id);
+  const known = useDays(({ days }) => days[run.id]);
   const [share, setShare] = useState<number | null>(null);
   const [failed, setFailed] = useState(false);
-  const [, setFound] = useState<KeptDay | null>(null);
   // What it follows from stands in the key: the file itself is another at every picture.
   const latest = useRef(file);
   useEffect(() => {
     latest.current = file;
   });
   useEffect(() => {
-    if (!ready || kept.get(run.id)?.key === key) return undefined;
+    if (!ready || useDays.getState().days[run.id]?.key === key) return undefined;
     let wanted = true;
     const ask = () => {
       askDay(latest.current, 'as it stands', (far) => {
@@ -66,10 +69,9 @@ export function useRunDay(run: RunDoc): DayView {
       }).then(
         (day) => {
           if (!wanted) return;
-          kept.set(run.id, { key, day });
           setFailed(false);
           setShare(null);
-          setFound({ key, day });
+          keep(run.id, { key, day });
         },
         () => {
           if (wanted) setFailed(true);
@@ -77,7 +79,7 @@ export function useRunDay(run: RunDoc): DayView {
       );
     };
     // A count that is being typed is not worth a day for each of its digits.
-    const soon = setTimeout(ask, kept.has(run.id) ? TYPED_MS : 0);
+    const soon = setTimeout(ask, useDays.getState().days[run.id] ? TYPED_MS : 0);
     return () => {
       wanted = false;
       clearTimeout(soon);
