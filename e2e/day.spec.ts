@@ -23,6 +23,16 @@ async function hourOf(page: Page, label: RegExp): Promise<number> {
   return Number(hours) * 60 + Number(minutes);
 }
 
+test('the first screen says the next thing of the nearest run, and its latest safe start', async ({
+  page,
+}) => {
+  await openApp(page);
+  await expect(page.getByText('Next', { exact: true })).toBeVisible();
+  await expect(page.getByText(/^Latest safe start Friday \d\d:\d\d: of days begun by then/)).toBeVisible({
+    timeout: 30_000,
+  });
+});
+
 test('the two-product day: from the wish to its order, a way out, and another pair of hands', async ({
   page,
 }) => {

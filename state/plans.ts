@@ -11,12 +11,14 @@ import { changesBefore, localNow } from './time';
 import { SHARED, keptOf, useDocuments, useScreen } from './store';
 
 /** The planner of all families is large: it loads beside the first screen, which can be drawn without it. */
-let planning: typeof Planning | null = null;
-export const usePlanner = create<{ readonly ready: boolean }>(() => ({ ready: false }));
+interface PlannerState {
+  readonly ready: boolean;
+  readonly planner: typeof Planning | null;
+}
+export const usePlanner = create<PlannerState>(() => ({ ready: false, planner: null }));
 
 export async function loadPlanner(load: () => Promise<typeof Planning>): Promise<void> {
-  planning = await load();
-  usePlanner.setState({ ready: true });
+  usePlanner.setState({ planner: await load(), ready: true });
 }
 
 interface Kept {
@@ -59,7 +61,13 @@ const same = (a: PlanFile, b: PlanFile) =>
   a.formulas.every((doc, i) => doc === b.formulas[i]);
 
 /** Plans a run, or hands back the plan made before from the same documents at the same minute; null until the planner is in. */
-export function planOf(run: RunDoc, docs: Docs, now: number): RunPlan | null {
+export function planOf(
+  run: RunDoc,
+  docs: Docs,
+  now: number,
+  // A screen hands it in: what it draws then follows from it, also for a compiler that remembers.
+  planning: typeof Planning | null = usePlanner.getState().planner,
+): RunPlan | null {
   if (!planning) return null;
   const file = fileOf(run, docs, now);
   const last = kept.get(run);
@@ -80,8 +88,9 @@ function memoryOf(runId: string, { PlanMemory }: typeof Planning): Planning.Plan
 
 /** The way out of a trouble, as a changed run. */
 export function rescueOf(...asked: Parameters<typeof Planning.rescue>): ReturnType<typeof Planning.rescue> {
-  if (!planning) throw new Error('invariant: a run that is open has been planned');
-  return planning.rescue(...asked);
+  const { planner } = usePlanner.getState();
+  if (!planner) throw new Error('invariant: a run that is open has been planned');
+  return planner.rescue(...asked);
 }
 
 /** A run as it stands open: all its lines, and the one that is looked at. */
@@ -110,10 +119,10 @@ export function useRun(id: string): RunView {
   const docs = useDeferredValue(current);
   const lineId = useScreen((state) => state.lines[id]);
   const now = useNow(60_000);
-  usePlanner((state) => state.ready);
+  const planner = usePlanner((state) => state.planner);
   const settled = runIn(docs, id);
   if (!settled) return { state: 'missing' };
-  const whole = planOf(settled, docs, now);
+  const whole = planOf(settled, docs, now, planner);
   if (!whole) return { state: 'opening', run: settled, settling: true };
   const line = whole.lines.find((one) => one.line.id === lineId) ?? whole.lines[0];
   if (!line) return { state: 'missing' };
@@ -147,8 +156,8 @@ function measuredIn(docs: Docs, runId: string, lineId: string, figure: Figure): 
 export function usePlanOf(run: RunDoc): RunPlan | null {
   const docs = useDeferredValue(useDocuments((state) => state.docs));
   const now = useNow(20_000);
-  usePlanner((state) => state.ready);
-  return planOf(runIn(docs, run.id) ?? run, docs, now);
+  const planner = usePlanner((state) => state.planner);
+  return planOf(runIn(docs, run.id) ?? run, docs, now, planner);
 }
 
 /** What figures are asked of: a line, or what the lines share. */

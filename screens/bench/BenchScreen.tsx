@@ -27,10 +27,10 @@ export function BenchScreen() {
   const running = runs
     .flatMap((run) => run.clocks.filter((clock) => clock.endedAt === null).map((clock) => ({ run, clock })))
     .sort((a, b) => nextLookAt(a.clock) - nextLookAt(b.clock));
-  usePlanner((state) => state.ready);
+  const planner = usePlanner((state) => state.planner);
   const testsFor = ({ id }: RunDoc, lineId: string): string[] => {
     const run = runIn(settled, id);
-    const line = run && planOf(run, settled, now)?.lines.find((one) => one.line.id === lineId);
+    const line = run && planOf(run, settled, now, planner)?.lines.find((one) => one.line.id === lineId);
     return line?.planned ? line.tests.map((test) => inStyle(test, style)) : [];
   };
   const next = running[0]?.run ?? runs.find((run) => !run.closed);
