@@ -32,6 +32,9 @@ async function startLoad(page: Page): Promise<void> {
 const dayThere = (page: Page): Promise<void> =>
   page.getByText('Latest safe start').waitFor({ timeout: 30_000 });
 
+const startKnown = (page: Page): Promise<void> =>
+  page.getByText(/^Latest safe start/).waitFor({ timeout: 30_000 });
+
 async function closeRun(page: Page): Promise<void> {
   for (const load of [1, 2]) {
     await page.getByRole('button', { name: new RegExp(`^Load ${load} in`) }).click();
@@ -48,7 +51,7 @@ async function closeRun(page: Page): Promise<void> {
 }
 
 const SHOTS: readonly Shot[] = [
-  { name: 'runs', path: '/' },
+  { name: 'runs', path: '/', first: startKnown },
   {
     name: 'new-run',
     path: '/runs/new',
@@ -96,7 +99,7 @@ const SHOTS: readonly Shot[] = [
     path: '/kitchen',
     first: async (page) => page.getByRole('radio', { name: 'To mould and dip' }).click(),
   },
-  { name: 'runs-wide', path: '/', size: DESK },
+  { name: 'runs-wide', path: '/', size: DESK, first: startKnown },
   { name: 'sums-wide', path: `${TABLE}/sums`, size: DESK },
   { name: 'formula-wide', path: '/formulas/formula-beetroot-ginger', size: DESK },
   { name: 'bake-wide-dark', path: `${RUN}/bake`, size: DESK, dark: true, first: startLoad },

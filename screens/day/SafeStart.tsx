@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
-import { thingName, type RunDay } from '../../core/schedule/chores';
+import { keptTooLong, thingName, type RunDay } from '../../core/schedule/chores';
 import { useNow } from '../../state/clock';
 import type { DayView } from '../../state/runDay';
 import { useKitchen } from '../../state/store';
@@ -43,6 +43,7 @@ export function DayState({ run, view }: { readonly run: RunDoc; readonly view: D
     ) : (
       <Notice fault="There is no day yet." mend="A line that can be planned has to come first: see Pieces." />
     );
+  const [old] = keptTooLong(day);
   return (
     <>
       {day.lacking.slice(0, 4).map(({ chore, thing, wants, has }) => (
@@ -52,6 +53,12 @@ export function DayState({ run, view }: { readonly run: RunDoc; readonly view: D
           mend="Say under Kitchen how many there are, or choose another under Pieces."
         />
       ))}
+      {old ? (
+        <Notice
+          fault={`“${old.chore.label}” falls ${Math.floor(old.endMin / 1440)} days before, and what it makes does not keep so long.`}
+          mend="Fewer pieces, more hands, or another oven: see what would give more time."
+        />
+      ) : null}
       {__DEV__ && day.breaches.length > 0 ? (
         <Notice
           fault={`The checker finds ${day.breaches.length} faults.`}

@@ -124,13 +124,18 @@ function NextCard({ run }: { readonly run: RunDoc }) {
   const [line] = whole?.lines ?? [];
   const planned = whole?.lines.find((one) => one.planned);
   const plan = planned?.planned ? planned : null;
-  const { day } = useRunDay(run);
-  const next = whole && plan ? nextThing(run, whole, localNow(now), day) : null;
+  const { day, share } = useRunDay(run);
+  const found = whole && plan ? nextThing(run, whole, localNow(now), day) : null;
+  // Hours are told once the whole day is known: a line by itself would name others.
+  const pending = share !== null && day === null && found?.at != null;
+  const next = pending ? { ...found, at: null, words: 'Working the day out' } : found;
   const startBy = day?.safeStartAt;
   const at = next?.atMs ? clockOf(next.atMs) : next?.at ? whenText(next.at, now) : null;
   const late = next?.at ? next.at < localNow(now) : false;
   const said = next ? `${run.name}. Next: ${next.words}${at ? `, ${at}` : ''}.` : null;
-  useEffect(() => noteNext(said), [said]);
+  useEffect(() => {
+    if (!pending) noteNext(said);
+  }, [said, pending]);
   return (
     <Card>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: space(2) }}>

@@ -1,4 +1,13 @@
-import { dayOfFile, dayOfRun, nightsBefore, waysOut, workOf, type DayFile, type RunDay } from '.';
+import {
+  dayOfFile,
+  dayOfRun,
+  keptTooLong,
+  nightsBefore,
+  waysOut,
+  workOf,
+  type DayFile,
+  type RunDay,
+} from '.';
 import { FAMILY_FILES } from '../../../demo/families';
 import { planWhole } from '../../plan';
 import { minutesOf } from '../../model/localTime';
@@ -161,6 +170,14 @@ describe('the day of a run', () => {
     const day = dayOf({ ...of, run: { ...of.run, held: { [id]: at } } });
     expect(day.chores.find(({ chore }) => chore.id === id)?.startMin).toBeCloseTo(at, 0);
     expect(day.breaches).toEqual([]);
+  });
+
+  it('says what would be made longer before than it keeps', () => {
+    expect(keptTooLong(dayOf(file('pops')))).toEqual([]);
+    // An hour's work a day: four hours of it begin days before.
+    const late = keptTooLong(dayOf(inKitchen(file('pops'), { restFrom: '12:00', restUntil: '11:00' }), 4));
+    for (const { chore, endMin } of late) expect(endMin / 1440).toBeGreaterThan(chore.part?.keepsDays ?? 1);
+    expect(late.length).toBeGreaterThan(0);
   });
 
   it('says what is lacking instead of a day that cannot be', () => {

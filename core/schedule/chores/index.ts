@@ -1,7 +1,7 @@
 export { thingKey } from './chore';
 export type { Chore, ChoreGap, ChoreHold, Part, Takes, Thing } from './chore';
 export { problemOf } from './problemOf';
-export { dayInSteps, dayOfRun, nightsBefore } from './runDay';
+export { dayInSteps, dayOfRun, keptTooLong, nightsBefore } from './runDay';
 export type { DayEffort, DayQuestion, OvenTurn, RunDay, Timed } from './runDay';
 export { workOf } from './runWork';
 export { thingName, unitsOf } from './things';

@@ -88,11 +88,18 @@ export interface DayEffort {
   readonly seed?: number;
 }
 
+/** Chores that are done longer before the run is ready than what they make keeps, the earliest first. */
+export const keptTooLong = ({ chores }: RunDay): Timed[] =>
+  chores.filter(
+    ({ chore, endMin }) =>
+      chore.kind !== 'ahead' && endMin > (Math.max(chore.part?.keepsDays ?? 0, 1) + 1) * 1440,
+  );
+
 /** Days that are simulated, and of which nine in ten are ready. */
 const DAYS = 1000;
 const SURE = 0.9;
 /** Nights that are told to the solver, before the run is ready. */
-const NIGHTS = 8;
+const NIGHTS = 21;
 
 /** Nobody works while the kitchen rests: stretches before the run is ready, s, its end at 0. */
 export function nightsBefore(
