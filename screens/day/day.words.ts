@@ -1,5 +1,7 @@
 import type { KitchenDoc, RunDoc } from '../../core/model/documents';
-import { thingName, type RunDay, type Timed } from '../../core/schedule/chores';
+import type { RunDay, Timed } from '../../core/schedule/chores';
+// By file: the first screen names things without the weight of all that plans them.
+import { thingName } from '../../core/schedule/chores/things';
 import type { Lane } from '../../core/schedule/chores/lanes';
 import { pieceWords } from '../runs/words';
 

@@ -1,3 +1,4 @@
+import { waitFor } from '@testing-library/react';
 import { useDocuments } from '../../state/store';
 import { kitchenIn } from '../../state/documents';
 import {
@@ -268,9 +269,10 @@ describe('a run begun and found again', () => {
     });
   });
 
-  it('says the very next thing of the nearest run, and lists the others', () => {
+  it('says the very next thing of the nearest run, and lists the others', async () => {
     open(<RunsScreen />);
-    expect(screen.getByText('Eggs out')).toBeTruthy();
+    await waitFor(() => expect(screen.getByText('Eggs out')).toBeTruthy(), { timeout: 10_000 });
+    expect(screen.getByText(/^Latest safe start Friday \d\d:\d\d/)).toBeTruthy();
     expect(screen.getByRole('link', { name: /^Lantern evening, 36 Honey and thyme/ })).toBeTruthy();
   });
 
