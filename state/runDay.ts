@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { create } from 'zustand';
 import type { RunDoc } from '../core/model/documents';
 import type { DayFile, RunDay, WayOut } from '../core/schedule/chores';
@@ -51,7 +51,8 @@ export function useRunDay(run: RunDoc): DayView {
   const docs = useDocuments((state) => state.docs);
   const ready = usePlanner((state) => state.ready);
   const file = fileOf(run, docs, 0);
-  const key = keyOf(file);
+  // Nothing is asked before the planner is in: the first picture goes without this text.
+  const key = useMemo(() => (ready ? keyOf(fileOf(run, docs, 0)) : ''), [ready, run, docs]);
   const known = useDays(({ days }) => days[run.id]);
   const [share, setShare] = useState<number | null>(null);
   const [failed, setFailed] = useState(false);

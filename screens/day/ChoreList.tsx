@@ -59,6 +59,15 @@ export function ChoreList({ run, day, now, onOpen, atMost }: ListProps) {
   );
 }
 
+const ROW = {
+  flexDirection: 'row',
+  alignItems: 'stretch',
+  gap: space(1.5),
+  minHeight: 48,
+  borderBottomWidth: 1,
+  paddingVertical: space(0.75),
+} as const;
+
 function ChoreRow({
   run,
   timed,
@@ -77,14 +86,7 @@ function ChoreRow({
     <Tap
       label={`${clockText(startAt)} ${chore.label}, ${length}${whose ? `, ${whose}` : ''}. ${KIND_WORDS[chore.kind]}`}
       onPress={() => onOpen(chore.id)}
-      style={{
-        flexDirection: 'row',
-        gap: space(1.5),
-        borderBottomWidth: 1,
-        borderBottomColor: line,
-        paddingVertical: space(0.75),
-        alignItems: 'stretch',
-      }}
+      style={[ROW, { borderBottomColor: line }]}
     >
       <Strong style={{ width: 52 }}>{clockText(startAt)}</Strong>
       <View
@@ -111,16 +113,7 @@ function TurnRow({ turn }: { readonly turn: RunDay['turns'][number] }) {
   const style = useNumberStyle();
   const { line, material } = useTokens();
   return (
-    <View
-      style={{
-        flexDirection: 'row',
-        gap: space(1.5),
-        borderBottomWidth: 1,
-        borderBottomColor: line,
-        paddingVertical: space(0.75),
-        minHeight: 48,
-      }}
-    >
+    <View style={[ROW, { borderBottomColor: line }]}>
       <Strong style={{ width: 52 }}>{clockText(turn.at)}</Strong>
       <View style={{ width: 8, borderRadius: 4, backgroundColor: material.crust }} />
       <Body style={{ flex: 1 }}>{inStyle(turnWords(turn, kitchen), style)}</Body>

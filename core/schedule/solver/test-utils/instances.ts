@@ -8,25 +8,29 @@ const HANDS = 0;
 const OVEN = 1;
 const TIN = 2;
 
+/** Jobs as they are added, each as fresh as that. */
+function jobList(fresh: number): { readonly jobs: Job[]; readonly add: Add } {
+  const jobs: Job[] = [];
+  return {
+    jobs,
+    add: (id, lengthS, holds, after) => {
+      const onFeet = holds.some(({ resource }) => resource === HANDS);
+      jobs.push({ id: `${id}-${jobs.length}`, lengthS, holds, after, onFeet, fresh });
+      return jobs.length - 1;
+    },
+  };
+}
+
 /**
  * Small days with rounds, longest gaps and several resources, drawn from a seed: lines of a bowl, loads that are filled,
  * baked, stood and turned out of tins that come round again, and a finish.
  */
 export function smallDay(seed: number): Problem {
   const chance = chanceOf(seed);
-  const jobs: Job[] = [];
   const spans: Span[] = [];
-  const add = (id: string, steps: number, holds: readonly JobHold[], after: readonly JobGap[]): number => {
-    jobs.push({
-      id: `${id}-${jobs.length}`,
-      lengthS: steps * STEP_S,
-      holds,
-      after,
-      onFeet: holds.some(({ resource }) => resource === HANDS),
-      fresh: 0,
-    });
-    return jobs.length - 1;
-  };
+  const { jobs, add: adding } = jobList(0);
+  const add = (id: string, steps: number, holds: readonly JobHold[], after: readonly JobGap[]) =>
+    adding(id, steps * STEP_S, holds, after);
   const hands: readonly JobHold[] = [{ resource: HANDS, units: 1 }];
   const gap = (job: number, least = 0, most: number | null = null): JobGap => ({
     job,
@@ -74,20 +78,9 @@ export function smallDay(seed: number): Problem {
 /** An evening of so many lines, or several days of them: some twelve jobs a line. */
 export function largeDay(seed: number, lines: number): Problem {
   const chance = chanceOf(seed);
-  const jobs: Job[] = [];
   const spans: Span[] = [];
   const minutes = (from: number, to: number) => Math.round(from + chance.next() * (to - from)) * 60;
-  const add = (id: string, lengthS: number, holds: readonly JobHold[], after: readonly JobGap[]): number => {
-    jobs.push({
-      id: `${id}-${jobs.length}`,
-      lengthS,
-      holds,
-      after,
-      onFeet: holds.some(({ resource }) => resource === HANDS),
-      fresh: 1,
-    });
-    return jobs.length - 1;
-  };
+  const { jobs, add } = jobList(1);
   const hands: readonly JobHold[] = [{ resource: HANDS, units: 1 }];
   const gap = (job: number, leastS = 0, mostS: number | null = null): JobGap => ({ job, leastS, mostS });
   for (let line = 0; line < lines; line += 1) {
