@@ -126,6 +126,12 @@ function Row({ plan, id, label }: { readonly plan: LinePlan; readonly id: string
   );
 }
 
+/** A list in two columns, the first no shorter than the second. */
+const halves = <T,>(list: readonly T[]): (readonly T[])[] => {
+  const middle = Math.ceil(list.length / 2);
+  return [list.slice(0, middle), list.slice(middle)];
+};
+
 /** The day on one page: each chore at its hour, with what it is done to. */
 function DaySheet({ run, day }: { readonly run: RunDoc; readonly day: RunDay }) {
   const kitchen = useKitchen();
@@ -153,15 +159,19 @@ function DaySheet({ run, day }: { readonly run: RunDoc; readonly day: RunDay }) 
       {dates.map((date) => (
         <View key={date}>
           {dates.length > 1 ? <Strong>{longDateText(dateOf(`${date}T00:00`))}</Strong> : null}
-          <View style={{ columnWidth: 300, columnGap: space(3) } as object}>
-            {entries
-              .filter(({ at }) => at.slice(0, 10) === date)
-              .map(({ at, words, detail }) => (
-                <View key={`${at}-${words}`} style={{ breakInside: 'avoid' } as object}>
-                  <Body>{`☐  ${clockText(at)}  ${inStyle(words, style)}`}</Body>
-                  {detail ? <Small style={{ paddingLeft: space(9) }}>{inStyle(detail, style)}</Small> : null}
-                </View>
-              ))}
+          <View style={{ flexDirection: 'row', gap: space(3) }}>
+            {halves(entries.filter(({ at }) => at.slice(0, 10) === date)).map((half, i) => (
+              <View key={i} style={{ flex: 1 }}>
+                {half.map(({ at, words, detail }) => (
+                  <View key={`${at}-${words}`}>
+                    <Small soft={false}>{`☐  ${clockText(at)}  ${inStyle(words, style)}`}</Small>
+                    {detail ? (
+                      <Small style={{ paddingLeft: space(9) }}>{inStyle(detail, style)}</Small>
+                    ) : null}
+                  </View>
+                ))}
+              </View>
+            ))}
           </View>
         </View>
       ))}
