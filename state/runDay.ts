@@ -3,7 +3,11 @@ import { create } from 'zustand';
 import type { RunDoc } from '../core/model/documents';
 import type { DayFile, RunDay, WayOut } from '../core/schedule/chores';
 import { askDay, askWaysOut } from '../workers/dayPlanner';
+import { minutesOf } from '../core/model/localTime';
+import { useNow } from './clock';
+import { runsIn, type Docs } from './documents';
 import { useDocuments } from './store';
+import { localNow } from './time';
 import { fileOf, usePlanner } from './plans';
 
 /** A run's day as far as it is known. */
@@ -31,28 +35,58 @@ const useDays = create<{ readonly days: Readonly<Record<string, KeptDay>> }>(() 
 const keep = (runId: string, found: KeptDay): void =>
   useDays.setState(({ days }) => ({ days: { ...days, [runId]: found } }));
 
+/** Runs that must be ready within so many hours of one another share the kitchen's day, and no more of them than that. */
+const SHARED_DAY_H = 18;
+const SHARED_MOST = 6;
+
+/** Runs whose day meets that of a run: the same for each of them, whichever is asked about. */
+export function besideOf(run: RunDoc, runs: readonly RunDoc[], local: string): RunDoc[] {
+  if (run.closed || run.readyAt <= local) return [];
+  const open = runs
+    .map((one) => (one.id === run.id ? run : one))
+    .filter(({ closed, readyAt, lines }) => !closed && readyAt > local && lines.length > 0)
+    .sort((a, b) => (a.readyAt < b.readyAt ? -1 : Number(a.readyAt > b.readyAt)) || (a.id < b.id ? -1 : 1));
+  const days: RunDoc[][] = [];
+  for (const one of open) {
+    const last = days.at(-1);
+    const before = last?.at(-1);
+    const near = before && minutesOf(one.readyAt) - minutesOf(before.readyAt) <= SHARED_DAY_H * 60;
+    if (last && near && last.length < SHARED_MOST) last.push(one);
+    else days.push([one]);
+  }
+  const own = days.find((day) => day.some(({ id }) => id === run.id)) ?? [];
+  return own.filter(({ id }) => id !== run.id);
+}
+
+/** All that a run's day follows from: its own file, and those of the runs beside it. */
+function dayFileOf(run: RunDoc, docs: Docs, local: string): DayFile {
+  const beside = besideOf(run, runsIn(docs), local);
+  return { ...fileOf(run, docs, 0), beside: beside.map((one) => fileOf(one, docs, 0)) };
+}
+
 /** What a day follows from, as text: ticks, clocks and what was closed are no part of it. */
-const keyOf = ({ run, formulas, kitchen, changes }: DayFile): string => {
+const keyOf = ({ run, formulas, kitchen, changes, beside = [] }: DayFile): string => {
   const { prefs: _, store: __, ...things } = kitchen;
-  return JSON.stringify([
-    run.readyAt,
-    run.ahead ?? {},
-    run.held ?? {},
-    run.measured ?? {},
-    run.lines.map(({ ticks: ___, ...line }) => line),
-    formulas,
-    things,
-    changes ?? [],
-  ]);
+  const ofRun = (one: Pick<DayFile, 'run' | 'formulas'>) => [
+    one.run.readyAt,
+    one.run.ahead ?? {},
+    one.run.held ?? {},
+    one.run.measured ?? {},
+    one.run.lines.map(({ ticks: ___, ...line }) => line),
+    one.formulas,
+  ];
+  return JSON.stringify([ofRun({ run, formulas }), beside.map(ofRun), things, changes ?? []]);
 };
 
 /** The day of a run, found beside the page and kept for as long as nothing it follows from has changed. */
 export function useRunDay(run: RunDoc): DayView {
   const docs = useDocuments((state) => state.docs);
   const ready = usePlanner((state) => state.ready);
-  const file = fileOf(run, docs, 0);
+  // Every ten minutes: a run that was ready in the meantime leaves the day.
+  const local = localNow(useNow(600_000));
+  const file = dayFileOf(run, docs, local);
   // Nothing is asked before the planner is in: the first picture goes without this text.
-  const key = useMemo(() => (ready ? keyOf(fileOf(run, docs, 0)) : ''), [ready, run, docs]);
+  const key = useMemo(() => (ready ? keyOf(dayFileOf(run, docs, local)) : ''), [ready, run, docs, local]);
   const known = useDays(({ days }) => days[run.id]);
   const [share, setShare] = useState<number | null>(null);
   const [failed, setFailed] = useState(false);
@@ -92,7 +126,11 @@ export function useRunDay(run: RunDoc): DayView {
 
 /** The day of a run as it would be, for looking at before it is changed. */
 export const askDayOnce = (run: RunDoc): Promise<RunDay | null> =>
-  askDay(fileOf(run, useDocuments.getState().docs, 0), 'as it would be', () => undefined);
+  askDay(
+    dayFileOf(run, useDocuments.getState().docs, localNow(Date.now())),
+    'as it would be',
+    () => undefined,
+  );
 
 /** What would give the day time; null while it is sought. */
 export function useWaysOut(view: DayView, wanted: boolean): readonly WayOut[] | null {

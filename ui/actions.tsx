@@ -67,8 +67,11 @@ export function Chip({
   selected,
   onPress,
   label,
+  among = 'one',
 }: {
   readonly title: string;
+  /** One of them is chosen, or any number. */
+  readonly among?: 'one' | 'any';
   readonly detail?: string;
   readonly selected: boolean;
   readonly onPress: () => void;
@@ -77,7 +80,7 @@ export function Chip({
   const { line, raised, ink, carnelianSoft, carnelian } = useTokens();
   return (
     <Tap
-      role="radio"
+      role={among === 'one' ? 'radio' : 'checkbox'}
       checked={selected}
       label={label ?? (detail ? `${title}, ${detail}` : title)}
       onPress={onPress}
@@ -101,10 +104,18 @@ export function Chip({
   );
 }
 
-export function Chips({ children, label }: { readonly children: React.ReactNode; readonly label: string }) {
+export function Chips({
+  children,
+  label,
+  among = 'one',
+}: {
+  readonly children: React.ReactNode;
+  readonly label: string;
+  readonly among?: 'one' | 'any';
+}) {
   return (
     <View
-      role="radiogroup"
+      role={among === 'one' ? 'radiogroup' : 'group'}
       aria-label={label}
       style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}
     >

@@ -68,3 +68,7 @@ export type CavityShapeKind = (typeof CAVITY_SHAPE_KINDS)[number];
 /** What an oven's dial is marked in. */
 export const DIALS = ['C', 'F', 'gas'] as const;
 export type Dial = (typeof DIALS)[number];
+
+/** What somebody at work can do: weigh, mix and bake; fill, frost and cover; melt, temper and dip; wash, roll and pack. */
+export const SKILLS = ['bake', 'finish', 'chocolate', 'plain'] as const;
+export type Skill = (typeof SKILLS)[number];

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { beliefSchema } from './belief';
-import { CAVITY_SHAPE_KINDS, DIALS, TIN_MATERIALS, WELL_SHAPE_KINDS } from './kinds';
+import { CAVITY_SHAPE_KINDS, DIALS, SKILLS, TIN_MATERIALS, WELL_SHAPE_KINDS } from './kinds';
 import { grams, hourOfDay, id, millimetres, name, wholeNumber } from './fields';
 
 const owned = wholeNumber('of them', 1, 50);
@@ -189,6 +189,8 @@ export const kitchenSchema = z.looseObject({
   trayWidthMm: millimetres(80, 600).optional(),
   /** Pairs of hands at work; one where nobody has said. */
   hands: wholeNumber('pairs of hands', 1, 4).optional(),
+  /** By place, what a pair of hands can do; everything where nothing is said. */
+  handsCan: z.array(z.array(z.enum(SKILLS)).max(SKILLS.length)).max(4).optional(),
   /** Nobody works from then until then, by the clock; from 22:00 to 06:30 where nobody has said, never where both are the same. */
   restFrom: hourOfDay.optional(),
   restUntil: hourOfDay.optional(),

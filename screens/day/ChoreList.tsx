@@ -2,7 +2,8 @@ import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
 import type { RunDay, Timed } from '../../core/schedule/chores';
 import { inStyle } from '../../core/quantity';
-import { useKitchen, useNumberStyle } from '../../state/store';
+import { runIn } from '../../state/documents';
+import { useDocuments, useKitchen, useNumberStyle } from '../../state/store';
 import { clockText, dateOf, dayText, localNow } from '../../state/time';
 import { Tap } from '../../ui/tap';
 import { Body, Heading, Small, Strong } from '../../ui/text';
@@ -26,7 +27,12 @@ type Entry =
 /** The day in the order of the clock, each chore at its hour. */
 export function ChoreList({ run, day, now, onOpen, atMost }: ListProps) {
   const all: Entry[] = [
-    ...day.chores.map((timed) => ({ at: timed.startAt, min: timed.startMin, timed })),
+    // What only waits for another run is no business of who works at this one.
+    ...[...day.chores, ...day.beside.filter(({ chore }) => chore.kind === 'hands')].map((timed) => ({
+      at: timed.startAt,
+      min: timed.startMin,
+      timed,
+    })),
     ...day.turns.map((turn) => ({ at: turn.at, min: turn.atMin, turn })),
   ].sort((a, b) => b.min - a.min);
   const here = localNow(now);
@@ -80,7 +86,12 @@ function ChoreRow({
   const { line, carnelian, material, ground } = useTokens();
   const { chore, startAt, startMin, endMin } = timed;
   const waits = chore.kind === 'wait' || chore.kind === 'ahead';
-  const whose = run.lines.length > 1 ? chore.lineIds.map((id) => lineName(run, id)).join(', ') : '';
+  const other = useDocuments(({ docs }) => (chore.ofRun ? runIn(docs, chore.ofRun) : undefined));
+  const whose = other
+    ? `For “${other.name}”`
+    : run.lines.length > 1
+      ? chore.lineIds.map((id) => lineName(run, id)).join(', ')
+      : '';
   const length = spanText(startMin - endMin);
   return (
     <Tap
@@ -95,12 +106,17 @@ function ChoreRow({
           borderRadius: 4,
           borderWidth: waits ? 1.5 : 0,
           borderColor: line,
-          backgroundColor:
-            chore.kind === 'hands' ? carnelian : chore.kind === 'oven' ? material.crumb : ground,
+          backgroundColor: other
+            ? line
+            : chore.kind === 'hands'
+              ? carnelian
+              : chore.kind === 'oven'
+                ? material.crumb
+                : ground,
         }}
       />
       <View style={{ flex: 1 }}>
-        <Body soft={waits}>{chore.label}</Body>
+        <Body soft={waits || other !== undefined}>{chore.label}</Body>
         {whose ? <Small numberOfLines={1}>{whose}</Small> : null}
       </View>
       <Small>{length}</Small>

@@ -1,16 +1,19 @@
+import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
 import { inStyle } from '../../core/quantity';
 import { thingName, type RunDay, type Timed } from '../../core/schedule/chores';
 import { askDayOnce } from '../../state/runDay';
-import { changeRunOf, useKitchen, useNumberStyle, useScreen } from '../../state/store';
+import { runIn } from '../../state/documents';
+import { changeRunOf, useDocuments, useKitchen, useNumberStyle, useScreen } from '../../state/store';
 import { clockText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Notice } from '../../ui/notice';
 import { Sheet } from '../../ui/sheet';
 import { Body, Small, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
+import { stageHref } from '../runs/stages';
 import { KIND_WORDS, lineName, spanText } from './day.words';
 
 interface ChoreSheetProps {
@@ -24,11 +27,45 @@ interface ChoreSheetProps {
 
 /** A chore: what it is, why then, what it waits for; held at another time, with what that pushes. */
 export function ChoreSheet({ choreId, ...rest }: ChoreSheetProps) {
-  const timed = rest.day.chores.find(({ chore }) => chore.id === choreId);
+  const timed = [...rest.day.chores, ...rest.day.beside].find(({ chore }) => chore.id === choreId);
   return (
     <Sheet title={timed?.chore.label ?? ''} visible={timed !== undefined} onClose={rest.onClose}>
-      {timed ? <Inside key={`${timed.chore.id}:${rest.earlierMin}`} timed={timed} {...rest} /> : null}
+      {timed?.chore.ofRun ? (
+        <OfAnother timed={timed} ofRun={timed.chore.ofRun} onClose={rest.onClose} />
+      ) : timed ? (
+        <Inside key={`${timed.chore.id}:${rest.earlierMin}`} timed={timed} {...rest} />
+      ) : null}
     </Sheet>
+  );
+}
+
+/** A chore of another run that shares the day: moved there, not here. */
+function OfAnother({
+  timed,
+  ofRun,
+  onClose,
+}: {
+  readonly timed: Timed;
+  readonly ofRun: string;
+  readonly onClose: () => void;
+}) {
+  const router = useRouter();
+  const other = useDocuments(({ docs }) => runIn(docs, ofRun));
+  const { chore, startAt, endAt } = timed;
+  return (
+    <View style={{ gap: space(1.5) }}>
+      <Strong
+        style={{ fontSize: 26, lineHeight: 32 }}
+      >{`${clockText(startAt)} to ${clockText(endAt)}`}</Strong>
+      <Body>{`${KIND_WORDS[chore.kind]}, for “${other?.name ?? ''}”, which shares this day.`}</Body>
+      <QuietAction
+        title="To its day"
+        onPress={() => {
+          onClose();
+          router.navigate(stageHref(ofRun, 'day'));
+        }}
+      />
+    </View>
   );
 }
 
@@ -47,7 +84,7 @@ function Inside({
   const [moved, setMoved] = useState(Math.round(earlierMin / 5) * 5);
   const held = (run.held ?? {})[chore.id];
   const after = day.chores.filter((other) => other.chore.after.some(({ chore: id }) => id === chore.id));
-  const waitsFor = day.chores.find((other) => other.chore.id === heldBy)?.chore;
+  const waitsFor = [...day.chores, ...day.beside].find((other) => other.chore.id === heldBy)?.chore;
   const whose = chore.lineIds.map((id) => lineName(run, id)).join(', ');
   const { figureId, basis } = chore.takes;
   return (

@@ -267,11 +267,14 @@ function Band({
     onDraw: setDrawnBy,
     onDrop: (px) => {
       setDrawnBy(0);
+      // Another run's is moved in that run.
+      if (other) return onOpen(chore.id);
       onMove(chore.id, timeline.minutesAt(begin + px) - startMin);
     },
     onTap: () => onOpen(chore.id),
   });
-  const hands = chore.kind === 'hands';
+  const other = chore.ofRun !== undefined;
+  const hands = chore.kind === 'hands' && !other;
   const waits = chore.kind === 'wait' || chore.kind === 'ahead';
   const across = { from: `${(100 * row) / rows}%`, size: `${100 / rows}%` } as const;
   const place = (at: number, size: number, inset: number) =>
@@ -294,7 +297,7 @@ function Band({
   const words = named && (upright ? length >= ROOM_FOR_WORDS : length >= 34);
   return (
     <>
-      {slack > 3 ? (
+      {slack > 3 && !other ? (
         <View
           aria-hidden
           style={[
@@ -311,7 +314,7 @@ function Band({
         ]}
       >
         <Tap
-          label={`${chore.label}, ${spanText(startMin - endMin)}, ${KIND_WORDS[chore.kind]}, begins ${clockText(timed.startAt)}`}
+          label={`${other ? 'Of another run: ' : ''}${chore.label}, ${spanText(startMin - endMin)}, ${KIND_WORDS[chore.kind]}, begins ${clockText(timed.startAt)}`}
           onPress={() => onOpen(chore.id)}
           style={{
             minHeight: 0,
@@ -322,7 +325,13 @@ function Band({
             borderWidth: 1.5,
             borderStyle: waits ? 'dashed' : 'solid',
             borderColor: hands ? carnelian : inkSoft,
-            backgroundColor: hands ? carnelianSoft : chore.kind === 'oven' ? material.crumb : ground,
+            backgroundColor: other
+              ? ground
+              : hands
+                ? carnelianSoft
+                : chore.kind === 'oven'
+                  ? material.crumb
+                  : ground,
             borderLeftWidth: hands && upright ? 5 : 1.5,
             overflow: 'hidden',
             paddingHorizontal: 4,
@@ -332,7 +341,11 @@ function Band({
           {words ? (
             <Small
               numberOfLines={upright ? Math.max(1, Math.floor(length / 15)) : 2}
-              style={{ color: chore.kind === 'oven' ? '#2A190F' : ink, fontSize: 12, lineHeight: 14 }}
+              style={{
+                color: other ? inkSoft : chore.kind === 'oven' ? '#2A190F' : ink,
+                fontSize: 12,
+                lineHeight: 14,
+              }}
             >
               {chore.label}
             </Small>

@@ -4,14 +4,15 @@ import type { RunDoc } from '../../core/model/documents';
 import { keptTooLong, thingName, type RunDay } from '../../core/schedule/chores';
 import { useNow } from '../../state/clock';
 import type { DayView } from '../../state/runDay';
-import { useKitchen } from '../../state/store';
+import { runIn } from '../../state/documents';
+import { useDocuments, useKitchen } from '../../state/store';
 import { awayText, clockText, dateOf, dayText, localNow, minutesUntil } from '../../state/time';
 import { QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Notice } from '../../ui/notice';
 import { Body, Small, Strong } from '../../ui/text';
 import { FONT, useTokens } from '../../ui/theme';
-import { causeName, spanText } from './day.words';
+import { SKILL_WORDS, causeName, spanText } from './day.words';
 
 /** How far the search is, and why there is no day where there is none. */
 export function DayState({ run, view }: { readonly run: RunDoc; readonly view: DayView }) {
@@ -46,11 +47,19 @@ export function DayState({ run, view }: { readonly run: RunDoc; readonly view: D
   const [old] = keptTooLong(day);
   return (
     <>
-      {day.lacking.slice(0, 4).map(({ chore, thing, wants, has }) => (
+      {day.lacking.slice(0, 4).map(({ chore, thing, wants, has, skills }) => (
         <Notice
           key={`${chore.id}-${thing.kind}`}
-          fault={`${chore.label} wants ${wants} of “${thingName(kitchen, thing)}”, and there ${has === 1 ? 'is 1' : `are ${has}`}.`}
-          mend="Say under Kitchen how many there are, or choose another under Pieces."
+          fault={
+            skills
+              ? `“${chore.label}”: nobody at work is said to ${skills.map((one) => SKILL_WORDS[one]).join(' or ')}.`
+              : `${chore.label} wants ${wants} of “${thingName(kitchen, thing)}”, and there ${has === 1 ? 'is 1' : `are ${has}`}.`
+          }
+          mend={
+            skills
+              ? 'Say under Kitchen, Numbers, what each pair of hands can do.'
+              : 'Say under Kitchen how many there are, or choose another under Pieces.'
+          }
         />
       ))}
       {old ? (
@@ -116,6 +125,7 @@ export function SafeStart({
           ? `That is ${spanText(-minutesUntil(at, now))} ago: begun now, the chance of being ready by ${clockText(run.readyAt)} is less than nine in ten.`
           : `${awayText(at, now)}. Begun by then, nine days in ten are ready by ${clockText(run.readyAt)}.`}
       </Body>
+      {day.beside.length > 0 ? <Beside day={day} /> : null}
       {first && !brief ? <Body>{`First: ${first.chore.label}.`}</Body> : null}
       {full ? (
         <Basis day={day} run={run} eaters={eaters} />
@@ -124,6 +134,15 @@ export function SafeStart({
       )}
     </Card>
   );
+}
+
+/** Other runs that are worked at on the same day. */
+function Beside({ day }: { readonly day: RunDay }) {
+  const docs = useDocuments((state) => state.docs);
+  const names = [...new Set(day.beside.map(({ chore }) => chore.ofRun ?? ''))].map(
+    (id) => `“${runIn(docs, id)?.name ?? ''}”`,
+  );
+  return <Body>{`Planned together with ${names.join(', ')}: the same hands, ovens and bowls.`}</Body>;
 }
 
 function Basis({

@@ -3,6 +3,7 @@ import type { RunDay, Timed } from '../../core/schedule/chores';
 // By file: the first screen names things without the weight of all that plans them.
 import { thingName } from '../../core/schedule/chores/things';
 import type { Lane } from '../../core/schedule/chores/lanes';
+import type { Skill } from '../../core/model/kinds';
 import { pieceWords } from '../runs/words';
 
 /** Minutes as they are said: "25 min", "3 h 20 min". */
@@ -40,9 +41,17 @@ export function causeName(of: string, day: RunDay, kitchen: KitchenDoc): string 
   const oven = kitchen.ovens.find(({ id }) => of === `oven:${id}`);
   if (oven) return `the heat of “${oven.name}”`;
   if (of.startsWith('microwave')) return 'the microwave';
-  const chore = day.chores.find((timed) => timed.chore.id === of)?.chore;
+  const chore = [...day.chores, ...day.beside].find((timed) => timed.chore.id === of)?.chore;
   return chore ? `“${chore.label}”` : of;
 }
+
+/** What somebody at work does, by skill. */
+export const SKILL_WORDS: Readonly<Record<Skill, string>> = {
+  bake: 'weigh, mix and bake',
+  finish: 'fill, frost and cover',
+  chocolate: 'melt, temper and dip',
+  plain: 'roll, wash and pack',
+};
 
 export const KIND_WORDS: Readonly<Record<Timed['chore']['kind'], string>> = {
   hands: 'Hands at work',

@@ -2,6 +2,7 @@ import type { KitchenDoc, Prefs } from '../../core/model/documents';
 import { formatNumber } from '../../core/quantity';
 import { Card } from '../../ui/card';
 import { NumberValue } from '../../ui/numberValue';
+import { Helpers } from './Helpers';
 import { ChoiceValue, Sentence, Words } from '../../ui/sentence';
 
 /** How numbers read, how fine the scale is, how high the kitchen lies. */
@@ -154,6 +155,7 @@ export function Preferences({
           />
         )}
       </Sentence>
+      {hands > 1 ? <Helpers kitchen={kitchen} hands={hands} put={put} /> : null}
     </Card>
   );
 }

@@ -1,4 +1,5 @@
 import type { Ref } from '../../figure';
+import type { Skill } from '../../model/kinds';
 import type { Resource } from '../../plan';
 import { FIGURE_RANGE, HANDS_DOUBT } from './chores.table';
 
@@ -13,6 +14,8 @@ export interface ChoreHold {
   readonly units: number;
   /** An oven's heat, °C as set; all that is in it at once agrees on it. */
   readonly settingC?: number;
+  /** What is mixed in a bowl, ml. */
+  readonly ml?: number;
   /** Held on from this chore to the end of that one: a tin from filling to washing. */
   readonly until?: string;
 }
@@ -61,6 +64,8 @@ export interface Chore {
   readonly detail: string;
   /** Hands at work, an oven at work, a wait, or something that is only begun ahead of time. */
   readonly kind: 'hands' | 'oven' | 'wait' | 'ahead';
+  /** What somebody who does it must be able to do. */
+  readonly skill: Skill;
   readonly takes: Takes;
   readonly holds: readonly ChoreHold[];
   readonly after: readonly ChoreGap[];
@@ -73,6 +78,8 @@ export interface Chore {
   readonly part: Part | null;
   /** How much it counts that it is done late, for freshness. */
   readonly fresh: number;
+  /** Another run of the same kitchen that it is done for; left out for what is asked about. */
+  readonly ofRun?: string;
 }
 
 /** A figure's time, so often one after another. Its range is taken for the middle eight in ten. */

@@ -1,4 +1,4 @@
-import type { FrostingKind, TopStyle } from '../../model/kinds';
+import type { FrostingKind, Skill, TopStyle } from '../../model/kinds';
 
 /** The middle eight in ten of a normal distribution are so many of its spreads wide. */
 export const FIGURE_RANGE = 2.563;
@@ -42,6 +42,25 @@ export const HANDS_S = {
   beatBought: 180,
 } as const;
 
+/** By the name of a chore, what somebody who does it can do; plain work where it is not named. */
+export const SKILL_OF: Readonly<Record<string, Skill>> = {
+  'weigh-out': 'bake',
+  mix: 'bake',
+  fill: 'bake',
+  out: 'bake',
+  group: 'bake',
+  make: 'bake',
+  soak: 'finish',
+  'fill-in': 'finish',
+  frosting: 'finish',
+  colour: 'finish',
+  frost: 'finish',
+  cover: 'finish',
+  top: 'finish',
+  melt: 'chocolate',
+  dip: 'chocolate',
+};
+
 /** Pieces by hand of which one is patched. Basis: typical. */
 export const PATCHED_SHARE = 0.1;
 
@@ -61,6 +80,8 @@ export const IN_TIN = { standS: 420, mostS: 300 } as const;
 /** An oven is hot so long after it was turned on, and changes from one heat to another in so long, s. Basis: typical. */
 export const OVEN_WARMS_S = 1200;
 export const OVEN_CHANGES_S = 900;
+/** An oven that stands empty for longer is turned off in between, s. Basis: judgement. */
+export const OVEN_STAYS_ON_S = 3600;
 
 /** Frosting from when it is made: rests at least, and is used within, s; how long making it takes, min. Basis: typical. */
 export const FROSTING_TIMES: Readonly<

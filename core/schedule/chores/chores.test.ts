@@ -142,7 +142,7 @@ describe('the day of a run', () => {
   it('leaves nights alone, and begins the day before where it must', () => {
     const of = file('evening');
     const day = EVENING;
-    const nights = nightsBefore(of.kitchen, of.run.readyAt, undefined).map(
+    const nights = nightsBefore(of.kitchen, minutesOf(of.run.readyAt), undefined).map(
       ([a, b]) => [-a / 60, -b / 60] as const,
     );
     for (const { chore, startMin, endMin } of day.chores)
@@ -218,11 +218,15 @@ describe('the day of a run', () => {
 describe('nights', () => {
   it('come before the hour, and are none where nobody rests', () => {
     const { kitchen } = file('pops');
-    const [first] = nightsBefore(kitchen, '2026-11-28T16:00', undefined);
+    const [first] = nightsBefore(kitchen, minutesOf('2026-11-28T16:00'), undefined);
     // From 22:00 the day before to 06:30: 18 h and 9.5 h before four o'clock.
     expect(first).toEqual([-18 * 3600, -9.5 * 3600]);
     expect(
-      nightsBefore({ ...kitchen, restFrom: '00:00', restUntil: '00:00' }, '2026-11-28T16:00', undefined),
+      nightsBefore(
+        { ...kitchen, restFrom: '00:00', restUntil: '00:00' },
+        minutesOf('2026-11-28T16:00'),
+        undefined,
+      ),
     ).toEqual([]);
   });
 });

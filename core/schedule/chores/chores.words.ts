@@ -21,7 +21,9 @@ export const CHORE = {
   weigh: { label: 'Weigh out', detail: 'Everything ready before the mixer starts.' },
   weighBasis: (lines: number) => `About 30 s for each of ${lines} ingredients.`,
   line: { label: 'Weigh out, line the tins', detail: 'Everything ready before the mixer starts.' },
-  mix: (n: number, of: number) => ({ label: of > 1 ? `Mix bowl ${n} of ${of}` : 'Mix' }),
+  mix: (n: number, of: number, times: number) => ({
+    label: of > 1 ? `Mix bowl ${n} of ${of}` : times > 1 ? `Mix, ${times} bowls one after the other` : 'Mix',
+  }),
   stir: 'Weigh and stir',
   fillTins: (k: number, loads: number) => (loads > 1 ? `Fill load ${k}` : 'Fill'),
   fillTinsDetail: 'Weigh each well, then tap the tin level.',

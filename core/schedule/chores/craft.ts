@@ -1,10 +1,10 @@
 import type { CakesicleLine, CubeLine, MugLine, PopLine } from '../../model/documents';
 import type { LinePlan } from '../../plan';
 import { METHODS } from '../../process/batter.table';
-import { byFigure, byHand, byHandFigure, byUsual, type ChoreGap, type ChoreHold } from './chore';
+import { byFigure, byHand, byUsual, type ChoreGap, type ChoreHold } from './chore';
 import { crumbWork } from './crumb';
 import { dipWork, finishWork, fromTheCold, meltWork } from './finish';
-import { HANDS, one, taskIn, tasksOf, within, type Beside, type Work } from './lineWork';
+import { HANDS, batterMl, mixing, one, taskIn, tasksOf, within, type Beside, type Work } from './lineWork';
 import {
   EATEN_WARM,
   HANDS_S,
@@ -19,6 +19,10 @@ export interface CraftThings {
   readonly beside: Beside;
   /** Tins that an oven's rack takes: a sheet takes their room. */
   readonly perRack: (ovenId: string) => number;
+  /** Pieces by load or round, where they are grouped otherwise than the plan has them. */
+  readonly grouped: readonly number[] | undefined;
+  /** What the largest bowl mixes at once, ml. */
+  readonly mixableMl: number;
   /** Trays or moulds of the line that lie in the cold at once. */
   readonly coldUnits: number;
 }
@@ -30,11 +34,11 @@ export function popWork(
   line: PopLine,
   things: CraftThings,
 ): (string | ChoreGap)[] {
-  const { beside, perRack, coldUnits } = things;
+  const { beside, perRack, coldUnits, mixableMl } = things;
   const tasks = tasksOf(plan);
   const made = plan.parts.count.made.value;
   work.part = PART.dough(work.idOf('dough'), plan.formula?.name ?? '', line.coat?.school === 'frozen');
-  const bound = crumbWork(work, plan, line.binder.formulaId, perRack, beside);
+  const bound = crumbWork(work, plan, line.binder.formulaId, perRack, beside, mixableMl);
   const frozen = line.coat?.school === 'frozen';
   const cold: ChoreHold = one({ kind: frozen ? 'freezer' : 'fridge' }, coldUnits);
   const roll = work.hands('roll', CHORE.roll.label, HANDS_S.roll * made, each(HANDS_S.roll), {
@@ -86,12 +90,12 @@ export function cakesicleWork(
   line: CakesicleLine,
   things: CraftThings,
 ): (string | ChoreGap)[] {
-  const { beside, perRack } = things;
+  const { beside, perRack, mixableMl } = things;
   const tasks = tasksOf(plan);
-  const { sizes } = plan.loads;
+  const sizes = things.grouped ?? plan.loads.sizes;
   const rounds = sizes.length;
   work.part = PART.dough(work.idOf('dough'), plan.formula?.name ?? '', false);
-  const bound = crumbWork(work, plan, line.binder.formulaId, perRack, beside);
+  const bound = crumbWork(work, plan, line.binder.formulaId, perRack, beside, mixableMl);
   work.part = null;
   const melted = meltWork(work, plan, line.kind !== 'compound', beside.made(line.coatFormulaId));
   const cavities = plan.cold?.on.what === 'mould' ? plan.cold.on.cavities : 1;
@@ -123,6 +127,7 @@ export function cakesicleWork(
     ) =>
       work.add(`${id}-${k}`, {
         kind: 'hands',
+        skill: 'chocolate',
         ...told(label),
         detail,
         takes: byHand(eachS * pieces, each(eachS)),
@@ -173,6 +178,7 @@ export function cakesicleWork(
     const outS = HANDS_S.unmould + HANDS_S.patch * PATCHED_SHARE;
     const out = work.add(`out-${k}`, {
       kind: 'hands',
+      skill: 'chocolate',
       ...told(CHORE.unmould.label),
       detail: CHORE.unmould.detail,
       takes: byHand(outS * pieces, CHORE.unmouldBasis),
@@ -205,13 +211,16 @@ export function cutWork(
   const tasks = tasksOf(plan);
   const made = plan.parts.count.made.value;
   work.part = PART.cake(work.idOf('cake'), plan.formula?.name ?? '');
+  const method = plan.formula?.method ?? 'creamed';
+  const ml = batterMl(plan.parts.bowl?.own.value ?? 0, method);
+  const { takes, holds } = mixing(taskIn(tasks, 'mix').takes, ml, things.mixableMl);
   const mix = work.add('mix', {
     kind: 'hands',
     ...CHORE.lineSheet,
     uses: ['batter', 'set out'],
-    detail: METHODS[plan.formula?.method ?? 'creamed'].meaning,
-    takes: byHandFigure(taskIn(tasks, 'mix').takes),
-    holds: [HANDS, one({ kind: 'bowl' })],
+    detail: METHODS[method].meaning,
+    takes,
+    holds,
   });
   const task = taskIn(tasks, 'bake');
   const oven = task.holds.find(({ of }) => of.kind === 'oven');
@@ -230,7 +239,7 @@ export function cutWork(
       },
       one({ kind: 'sheet', id: on.of.id }, on.n),
     ],
-    after: [within(mix, METHODS[plan.formula?.method ?? 'creamed'].waitMin * 60)],
+    after: [within(mix, METHODS[method].waitMin * 60)],
     fresh: 1,
   });
   const cool = work.add('cool', {
@@ -269,12 +278,18 @@ export function mugWork(
 ): (string | ChoreGap)[] {
   const tasks = tasksOf(plan);
   const groups = plan.loads.sizes;
+  const ml = batterMl(
+    plan.parts.bowl?.own.value ?? 0,
+    plan.formula?.method ?? 'melted',
+    plan.parts.batterDensity,
+  );
+  const { takes, holds } = mixing(taskIn(tasks, 'mix').takes, ml, things.mixableMl);
   const stir = work.add('mix', {
     kind: 'hands',
     label: CHORE.stir,
     uses: ['batter', 'set out'],
-    takes: byHandFigure(taskIn(tasks, 'mix').takes),
-    holds: [HANDS, one({ kind: 'bowl' })],
+    takes,
+    holds,
   });
   const loads = groups.map((pieces, i) => {
     const task = taskIn(tasks, `group-${i + 1}`);

@@ -1,7 +1,7 @@
 import type { LinePlan } from '../../plan';
 import { METHODS } from '../../process/batter.table';
-import { byFigure, byHandFigure, type ChoreGap } from './chore';
-import { HANDS, one, taskIn, tasksOf, type Beside, type Work } from './lineWork';
+import { byFigure, type ChoreGap } from './chore';
+import { HANDS, batterMl, mixing, one, taskIn, tasksOf, type Beside, type Work } from './lineWork';
 import { HANDS_S } from './chores.table';
 import { CHORE } from './chores.words';
 
@@ -12,16 +12,20 @@ export function crumbWork(
   binderId: string | null,
   perRack: (ovenId: string) => number,
   beside: Beside,
+  mixableMl: number,
 ): string {
   const tasks = tasksOf(plan);
-  const cooled = plan.parts.crumbBakes.map(({ prefix, sheet, formula, microwave }) => {
+  const cooled = plan.parts.crumbBakes.map(({ prefix, sheet, formula, microwave, bowl }) => {
+    const { method } = formula.doc;
+    const ml = batterMl(bowl.own.value, method);
+    const { takes, holds } = mixing(taskIn(tasks, `${prefix}mix`).takes, ml, mixableMl);
     const mix = work.add(`${prefix}mix`, {
       kind: 'hands',
       ...CHORE.lineSheet,
       uses: ['batter', 'set out'],
-      detail: METHODS[formula.doc.method].meaning,
-      takes: byHandFigure(taskIn(tasks, `${prefix}mix`).takes),
-      holds: [HANDS, one({ kind: 'bowl' })],
+      detail: METHODS[method].meaning,
+      takes,
+      holds,
     });
     const task = taskIn(tasks, `${prefix}bake`);
     const oven = task.holds.find(({ of }) => of.kind === 'oven');

@@ -21,6 +21,8 @@ const ORDER: readonly Thing['kind'][] = ['hands', 'oven', 'microwave', 'mould', 
 
 /** The day by what is held: hands, ovens, cold, and what only waits. */
 export function lanesByThing(day: RunDay): Lane[] {
+  // What another run does with them is seen as well: they are not free then.
+  const all = [...day.chores, ...day.beside];
   const things = [...day.things]
     .filter(({ kind }) => ORDER.includes(kind))
     .sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind));
@@ -29,7 +31,7 @@ export function lanesByThing(day: RunDay): Lane[] {
     return laneOf(
       key,
       { of: 'thing', thing },
-      day.chores.filter(({ chore }) =>
+      all.filter(({ chore }) =>
         chore.holds.some(({ of, until }) => thingKey(of) === key && until === undefined),
       ),
     );

@@ -1,7 +1,10 @@
-import type { Line } from '../../model/documents';
+import type { Ref } from '../../figure';
+import type { Line, Method } from '../../model/documents';
+import { METHODS } from '../../process/batter.table';
 import type { LinePlan, Task } from '../../plan';
 import {
   byHand,
+  byHandFigure,
   type Chore,
   type ChoreGap,
   type ChoreHold,
@@ -9,15 +12,34 @@ import {
   type Takes,
   type Thing,
 } from './chore';
+import { SKILL_OF } from './chores.table';
 
 /** A chore as a station says it. */
 export type Told = Pick<Chore, 'kind' | 'label' | 'takes'> &
-  Partial<Pick<Chore, 'detail' | 'holds' | 'pieces' | 'load' | 'fresh' | 'uses'>> & {
+  Partial<Pick<Chore, 'detail' | 'holds' | 'skill' | 'pieces' | 'load' | 'fresh' | 'uses'>> & {
     readonly after?: readonly (string | ChoreGap)[];
   };
 
 export const HANDS: ChoreHold = { of: { kind: 'hands' }, units: 1 };
 export const one = (of: Thing, units = 1): ChoreHold => ({ of, units });
+
+/** So much batter by its method, or by its density where the plan has one, ml; 0 where none is mixed. */
+export const batterMl = (massG: number, method: Method, density: Ref<'g/ml'> | null = null): number =>
+  massG / (density?.value ?? METHODS[method].batterDensity.value);
+
+/** Mixing so much: as often as the largest bowl makes it, one bowl after the other. */
+export function mixing(
+  takes: Ref<'s'>,
+  ml: number,
+  mixableMl: number,
+): Pick<Told, 'takes' | 'holds'> & { readonly bowls: number } {
+  const bowls = Math.max(1, Math.ceil(ml / mixableMl - 1e-9));
+  return {
+    bowls,
+    takes: byHandFigure(takes, bowls),
+    holds: [HANDS, { of: { kind: 'bowl' }, units: 1, ml: ml / bowls }],
+  };
+}
 
 /** A gap with a limit. */
 export const within = (chore: string, mostS: number | null, leastS = 0): ChoreGap => ({
@@ -42,12 +64,14 @@ export class Work {
   /** Takes a chore in; hands back its id in the day. */
   add(id: string, told: Told): string {
     const whole = this.idOf(id);
+    const stem = id.replace(/^bake\d+\./, '').replace(/-\d+$/, '');
     this.chores.push({
       id: whole,
       lineIds: this.lineIds,
       label: told.label,
       detail: told.detail ?? '',
       kind: told.kind,
+      skill: told.skill ?? SKILL_OF[stem] ?? 'plain',
       takes: told.takes,
       holds: told.holds ?? (told.kind === 'hands' ? [HANDS] : []),
       after: (told.after ?? []).map((gap) =>

@@ -1,6 +1,8 @@
 import type { KitchenDoc } from '../../model/documents';
 import type { Doubt, Job, JobHold, JobResource, Problem, Span } from '../solver';
 import { thingKey, type Chore, type Thing } from './chore';
+import type { Skill } from '../../model/kinds';
+import { limitsOf, type Limit } from './limits';
 import { resourceOf, unitsOf } from './things';
 
 /** A run's chores as the solver has them. */
@@ -9,12 +11,26 @@ export interface Posed {
   readonly doubts: readonly Doubt[];
   readonly things: readonly Thing[];
   /** Things of which a chore wants more than there are: no day can be made of it. */
-  readonly lacking: readonly {
-    readonly chore: Chore;
-    readonly thing: Thing;
-    readonly wants: number;
-    readonly has: number;
-  }[];
+  readonly lacking: readonly Lacking[];
+}
+
+export interface Lacking {
+  readonly chore: Chore;
+  readonly thing: Thing;
+  readonly wants: number;
+  readonly has: number;
+  /** Hands that can do it are wanted; null where any would do. */
+  readonly skills: readonly Skill[] | null;
+}
+
+/** Times that bound a day, s in the problem's time. */
+export interface Bounds {
+  /** By part, when it has to be made. */
+  readonly madeBy?: ReadonlyMap<string, number>;
+  /** By chore, when it begins: somebody holds it there. */
+  readonly held?: ReadonlyMap<string, number>;
+  /** By chore, when its run must be ready: the end of the day, 0, or before it. */
+  readonly dueS?: readonly number[];
 }
 
 /** @param closed when nobody works, seconds in the problem's time. */
@@ -22,16 +38,14 @@ export function problemOf(
   chores: readonly Chore[],
   kitchen: KitchenDoc,
   closed: readonly (readonly [number, number])[],
-  /** By part, when it has to be made, s. */
-  madeBy: ReadonlyMap<string, number> = new Map(),
-  /** By chore, when it begins, s: somebody holds it there. */
-  held: ReadonlyMap<string, number> = new Map(),
+  { madeBy = new Map(), held = new Map(), dueS = [] }: Bounds = {},
 ): Posed {
   const place = new Map(chores.map(({ id }, i) => [id, i]));
   const things: Thing[] = [];
+  const limits = limitsOf(kitchen, chores);
   const keys = new Map<string, number>();
   const resources: JobResource[] = [];
-  const lacking: { chore: Chore; thing: Thing; wants: number; has: number }[] = [];
+  const lacking: Lacking[] = [];
   const placeOf = (thing: Thing): number | null => {
     const key = thingKey(thing);
     const known = keys.get(key);
@@ -43,18 +57,33 @@ export function problemOf(
     resources.push(resourceOf(thing, units, closed));
     return resources.length - 1;
   };
+  const limitOf = ({ key, thing, units }: Limit): number => {
+    const known = keys.get(key);
+    if (known !== undefined) return known;
+    keys.set(key, resources.length);
+    resources.push({ ...resourceOf(thing, units, []), id: key });
+    return resources.length - 1;
+  };
   const spans: Span[] = [];
   const jobs = chores.map((chore, i): Job => {
     const holds: JobHold[] = [];
-    for (const { of, units, settingC, until } of chore.holds) {
+    for (const one of chore.holds) {
+      const { of, units, settingC, until } = one;
       const resource = placeOf(of);
       if (resource === null) continue;
       const has = resources[resource]?.units ?? 0;
-      if (units > has) lacking.push({ chore, thing: of, wants: units, has });
+      if (units > has) lacking.push({ chore, thing: of, wants: units, has, skills: null });
       const hold = { resource, units, ...(settingC === undefined ? {} : { mode: settingC }) };
       const last = until === undefined ? undefined : place.get(until);
-      if (last === undefined || last === i) holds.push(hold);
-      else spans.push({ hold, jobs: wayBetween(chores, place, i, last) });
+      const way = last === undefined || last === i ? null : wayBetween(chores, place, i, last);
+      const held = (some: JobHold) => (way ? spans.push({ hold: some, jobs: way }) : holds.push(some));
+      held(hold);
+      for (const limit of limits) {
+        if (!limit.takes(chore, one)) continue;
+        if (units > limit.units)
+          lacking.push({ chore, thing: limit.thing, wants: units, has: limit.units, skills: limit.skills });
+        held({ resource: limitOf(limit), units });
+      }
     }
     return {
       id: chore.id,
@@ -71,11 +100,17 @@ export function problemOf(
       onFeet: chore.kind === 'hands',
       fresh: chore.fresh,
       ...(held.has(chore.id) ? { fixedS: held.get(chore.id) ?? 0 } : {}),
-      ...(chore.part && madeBy.has(chore.part.id) ? { endsByS: madeBy.get(chore.part.id) ?? 0 } : {}),
+      ...endOf((chore.part && madeBy.get(chore.part.id)) ?? Infinity, dueS[i] ?? 0),
     };
   });
   const doubts = chores.map(({ takes: { cause, shared, own } }): Doubt => ({ cause, shared, own }));
   return { problem: { jobs, resources, spans }, doubts, things, lacking };
+}
+
+/** A day ends at 0 by itself: what ends no sooner is not bounded. */
+function endOf(madeByS: number, dueS: number): Pick<Job, 'endsByS'> {
+  const endsByS = Math.min(madeByS, dueS < 0 ? dueS : Infinity);
+  return endsByS === Infinity ? {} : { endsByS };
 }
 
 /** The chores from one to another, each after the one before it. */

@@ -1,10 +1,10 @@
 import { localOf, minutesOf, type ClockChange } from '../../model/localTime';
 import type { KitchenDoc } from '../../model/documents';
-import type { RunPlan } from '../../plan';
 import {
   backwards,
   backwardsInSteps,
   breachesOf,
+  scoreOf,
   simulated,
   toEnd,
   triesFor,
@@ -16,8 +16,9 @@ import {
 } from '../solver';
 import { thingKey, type Chore, type Thing } from './chore';
 import { problemOf, type Posed } from './problemOf';
-import { workOf } from './runWork';
-import { OVEN_WARMS_S } from './chores.table';
+import { groupingsOf as groupingsOfRun } from './runWork';
+import { together, type AskedRun, type Together } from './together';
+import { OVEN_STAYS_ON_S, OVEN_WARMS_S } from './chores.table';
 
 /** A chore at its time. */
 export interface Timed {
@@ -38,7 +39,10 @@ export interface Timed {
 export interface OvenTurn {
   readonly ovenId: string;
   readonly settingC: number;
+  /** It is cold before: for the first time, or after a long while. */
   readonly first: boolean;
+  /** For the run that is asked about. */
+  readonly own: boolean;
   readonly at: string;
   readonly atMin: number;
 }
@@ -46,6 +50,8 @@ export interface OvenTurn {
 /** A run's day on all that the kitchen has. */
 export interface RunDay {
   readonly chores: readonly Timed[];
+  /** Chores of other runs that share the kitchen's day. */
+  readonly beside: readonly Timed[];
   readonly turns: readonly OvenTurn[];
   /** Local time of the latest start of which nine days in ten are ready in time; null without chores. */
   readonly safeStartAt: string | null;
@@ -70,16 +76,12 @@ export interface RunDay {
   readonly starts: Starts;
 }
 
-export interface DayQuestion {
-  readonly whole: RunPlan;
+export interface DayQuestion extends Omit<AskedRun, 'id'> {
+  readonly id?: string | undefined;
   readonly kitchen: KitchenDoc;
-  /** Local time by which all is packed. */
-  readonly readyAt: string;
   readonly changes?: readonly ClockChange[] | undefined;
-  /** Parts that are made so many days before, by their id. */
-  readonly ahead?: Readonly<Record<string, number>> | undefined;
-  /** Chores that somebody holds at a time, by their id: minutes before the run must be ready. */
-  readonly held?: Readonly<Record<string, number>> | undefined;
+  /** Other runs that share the kitchen's day. */
+  readonly beside?: readonly AskedRun[] | undefined;
 }
 
 export interface DayEffort {
@@ -104,12 +106,12 @@ const NIGHTS = 21;
 /** Nobody works while the kitchen rests: stretches before the run is ready, s, its end at 0. */
 export function nightsBefore(
   kitchen: KitchenDoc,
-  readyAt: string,
+  /** Minutes as `minutesOf`. */
+  ready: number,
   changes: readonly ClockChange[] | undefined,
 ): (readonly [number, number])[] {
   const { restFrom = '22:00', restUntil = '06:30' } = kitchen;
   if (restFrom === restUntil) return [];
-  const ready = minutesOf(readyAt, changes);
   const day = 1440;
   return Array.from({ length: NIGHTS + 2 }, (_, back): readonly [number, number] => {
     const date = localOf(ready - (back - 1) * day, changes).slice(0, 10);
@@ -129,22 +131,82 @@ export function* dayInSteps(
   question: DayQuestion,
   effort: DayEffort = {},
 ): Generator<number, RunDay | null, void> {
-  const { whole, kitchen, readyAt, changes } = question;
-  const chores = workOf(whole, kitchen);
-  if (chores.length === 0) return null;
-  const bare = posedAt(question, chores, 0);
-  if (bare.lacking.length > 0) return emptyDay(bare);
-  const options = { seed: effort.seed ?? 1, tries: effort.tries ?? triesFor(chores.length) };
-  const first = yield* backwardsInSteps(bare.problem, options);
-  if (!first) return null;
-  const sim = simulated(bare.problem, first.starts, bare.doubts, { seed: 7, days: DAYS, sure: SURE });
+  const { kitchen, beside = [], changes } = question;
+  const own: AskedRun = { ...question, id: question.id ?? '' };
+  const plain = together(own, beside, kitchen, changes);
+  if (plain.chores.length === 0) return null;
+  const posedPlain = posedAt(question, plain, 0);
+  if (posedPlain.lacking.length > 0) return emptyDay(posedPlain);
+  const options = { seed: effort.seed ?? 1, tries: effort.tries ?? triesFor(plain.chores.length) };
+  const searched = yield* backwardsInSteps(posedPlain.problem, options);
+  if (!searched) return null;
+  const {
+    work,
+    posed: bare,
+    found: first,
+  } = yield* regrouped(question, own, options, {
+    work: plain,
+    posed: posedPlain,
+    found: searched,
+  });
+  const sim = simulated(bare.problem, first.starts, bare.doubts, {
+    seed: 7,
+    days: DAYS,
+    sure: SURE,
+    dues: work.dueS,
+  });
   // The margin goes to the end of the day; nights fall elsewhere then, and the day is laid anew round them.
   const inHandS = Math.ceil(sim.marginS / 300) * 300;
-  const posed = posedAt(question, chores, inHandS);
+  const posed = posedAt(question, work, inHandS);
   const found = moved(posed, first, options);
   if (!found) return null;
-  return told(question, chores, posed, found, sim, inHandS, readyAt, changes);
+  return told(question, work, posed, found, sim, inHandS);
 }
+
+interface Attempt {
+  readonly work: Together;
+  readonly posed: Posed;
+  readonly found: Found;
+}
+
+/** The same day with its pieces grouped otherwise over loads and rounds, where that makes it better. */
+function* regrouped(
+  question: DayQuestion,
+  own: AskedRun,
+  options: SearchOptions,
+  plain: Attempt,
+): Generator<number, Attempt, void> {
+  const { kitchen, beside = [], changes } = question;
+  const grouped = new Map<string, ReadonlyMap<string, readonly number[]>>();
+  let best = plain;
+  for (const { runId, lineId, sizes } of groupingsOf([own, ...beside], kitchen)) {
+    const runs = new Map(grouped).set(runId, new Map(grouped.get(runId)).set(lineId, sizes));
+    const work = together(own, beside, kitchen, changes, runs);
+    const posed = posedAt(question, work, 0);
+    const found: Found | null = yield* backwardsInSteps(posed.problem, {
+      ...options,
+      tries: Math.ceil(options.tries * GROUPING_SHARE),
+      // The same chores of other lengths: the day that stands is where to begin.
+      ...(work.chores.length === best.work.chores.length ? { from: best.found.starts } : {}),
+    });
+    if (!found || scoreOf(found.worth) > scoreOf(best.found.worth) - GROUPING_WORTH_S) continue;
+    best = { work, posed, found };
+    grouped.set(runId, new Map(grouped.get(runId)).set(lineId, sizes));
+  }
+  return best;
+}
+
+/** Other ways to group are tried with so much of the search, and taken where they are worth so much, s. */
+const GROUPING_SHARE = 0.12;
+const GROUPING_WORTH_S = 60;
+/** Ways to group that are tried at most. */
+const GROUPINGS = 6;
+
+const groupingsOf = (runs: readonly AskedRun[], kitchen: KitchenDoc) =>
+  [...runs]
+    .sort((a, b) => (a.id < b.id ? -1 : 1))
+    .flatMap((run) => groupingsOfRun(run.whole, kitchen).map((one) => ({ ...one, runId: run.id })))
+    .slice(0, GROUPINGS);
 
 /** The same day where it keeps clear of the nights; else found anew. */
 function moved(posed: Posed, first: Found, options: SearchOptions): Found | null {
@@ -156,37 +218,22 @@ function moved(posed: Posed, first: Found, options: SearchOptions): Found | null
   });
 }
 
-function posedAt(question: DayQuestion, chores: readonly Chore[], inHandS: number): Posed {
-  const { kitchen, readyAt, changes } = question;
-  const nights = nightsBefore(kitchen, readyAt, changes).map(
+function posedAt({ kitchen, changes }: DayQuestion, work: Together, inHandS: number): Posed {
+  const nights = nightsBefore(kitchen, work.lastMin, changes).map(
     ([from, until]) => [from + inHandS, until + inHandS] as const,
   );
-  const held = new Map(
-    Object.entries(question.held ?? {}).map(([id, min]) => [id, Math.round(inHandS - min * 60)] as const),
-  );
-  return problemOf(chores, kitchen, nights, madeBy(question, chores, inHandS), held);
-}
-
-/** When parts that are made ahead have to be done: as the rest of that day begins. */
-function madeBy(
-  { ahead = {}, kitchen, readyAt, changes }: DayQuestion,
-  chores: readonly Chore[],
-  inHandS: number,
-): Map<string, number> {
-  const ready = minutesOf(readyAt, changes);
-  const { restFrom = '22:00' } = kitchen;
-  const out = new Map<string, number>();
-  for (const { part } of chores) {
-    const days = part ? Math.min(ahead[part.id] ?? 0, part.keepsDays) : 0;
-    if (!part || days <= 0) continue;
-    const date = localOf(ready - days * 1440, changes).slice(0, 10);
-    out.set(part.id, (minutesOf(`${date}T${restFrom}`, changes) - ready) * 60 + inHandS);
-  }
-  return out;
+  const later = (times: ReadonlyMap<string, number>) =>
+    new Map([...times].map(([id, at]) => [id, Math.round(at + inHandS)] as const));
+  return problemOf(work.chores, kitchen, nights, {
+    madeBy: later(work.madeByS),
+    held: later(work.heldS),
+    dueS: work.dueS,
+  });
 }
 
 const emptyDay = ({ lacking, things }: Posed): RunDay => ({
   chores: [],
+  beside: [],
   turns: [],
   safeStartAt: null,
   doneAt: null,
@@ -203,22 +250,20 @@ const emptyDay = ({ lacking, things }: Posed): RunDay => ({
 });
 
 function told(
-  { kitchen }: DayQuestion,
-  chores: readonly Chore[],
+  { kitchen, changes }: DayQuestion,
+  { chores, lastMin, ownDueS }: Together,
   posed: Posed,
   found: Found,
   sim: Simulated,
   inHandS: number,
-  readyAt: string,
-  changes: readonly ClockChange[] | undefined,
 ): RunDay {
-  const readyMin = minutesOf(readyAt, changes);
-  const minutesBefore = (seconds: number) => (inHandS - seconds) / 60;
-  const at = (seconds: number) => localOf(readyMin - minutesBefore(seconds), changes);
+  const at = (seconds: number) => localOf(lastMin + (seconds - inHandS) / 60, changes);
+  const minutesBefore = (seconds: number) => (ownDueS + inHandS - seconds) / 60;
+  const secondsAt = (minutes: number) => ownDueS + inHandS - minutes * 60;
   // What waits begins as soon as what it waits for is done, not as late as it might.
   const starts = waitsAtOnce(posed, chores, found.starts);
   const slack = slackOf(posed, starts);
-  const timed = chores.map((chore, i): Timed => {
+  const all = chores.map((chore, i): Timed => {
     const start = starts[i] ?? 0;
     const end = start + (posed.problem.jobs[i]?.lengthS ?? 0);
     return {
@@ -231,8 +276,16 @@ function told(
       heldBy: slack[i]?.by === undefined || slack[i].by < 0 ? null : (chores[slack[i].by]?.id ?? null),
     };
   });
-  const turns = turnsOf(timed, kitchen, at, inHandS);
-  const firstMin = Math.max(...timed.map(({ startMin }) => startMin), ...turns.map(({ atMin }) => atMin));
+  const inOrder = (some: readonly Timed[]) =>
+    [...some].sort((a, b) => b.startMin - a.startMin || b.endMin - a.endMin);
+  const timed = all.filter(({ chore }) => chore.ofRun === undefined);
+  const beside = all.filter(({ chore }) => chore.ofRun !== undefined);
+  const turns = turnsOf(all, kitchen, at, { minutesBefore, secondsAt });
+  const firstMin = Math.max(
+    ...timed.map(({ startMin }) => startMin),
+    ...turns.filter(({ own }) => own).map(({ atMin }) => atMin),
+  );
+  const ownReady = lastMin + ownDueS / 60;
   const hands = timed.filter(({ chore }) => chore.kind === 'hands');
   const handsMin = hands.reduce((sum, { chore }) => sum + chore.takes.lengthS / 60, 0);
   const feetMin =
@@ -240,10 +293,11 @@ function told(
       ? 0
       : Math.max(...hands.map(({ startMin }) => startMin)) - Math.min(...hands.map(({ endMin }) => endMin));
   return {
-    chores: [...timed].sort((a, b) => b.startMin - a.startMin || b.endMin - a.endMin),
+    chores: inOrder(timed),
+    beside: inOrder(beside),
     turns,
-    safeStartAt: localOf(readyMin - firstMin, changes),
-    doneAt: localOf(readyMin - Math.min(...timed.map(({ endMin }) => endMin)), changes),
+    safeStartAt: localOf(ownReady - firstMin, changes),
+    doneAt: localOf(ownReady - Math.min(...timed.map(({ endMin }) => endMin)), changes),
     inHandMin: inHandS / 60,
     bareChance: sim.inTime(0),
     eaters: sim.eaters,
@@ -262,31 +316,44 @@ function turnsOf(
   timed: readonly Timed[],
   { ovens }: KitchenDoc,
   at: (seconds: number) => string,
-  inHandS: number,
+  {
+    minutesBefore,
+    secondsAt,
+  }: { readonly minutesBefore: (s: number) => number; readonly secondsAt: (min: number) => number },
 ): OvenTurn[] {
-  const seconds = (minutesBefore: number) => inHandS - minutesBefore * 60;
   return ovens.flatMap(({ id }) => {
     const uses = timed
       .flatMap((one) =>
         one.chore.holds
           .filter(({ of }) => thingKey(of) === `oven:${id}`)
           .map(({ settingC }) => ({
-            from: seconds(one.startMin),
-            until: seconds(one.endMin),
+            own: one.chore.ofRun === undefined,
+            from: secondsAt(one.startMin),
+            until: secondsAt(one.endMin),
             settingC: settingC ?? 0,
           })),
       )
       .sort((a, b) => a.from - b.from);
     let until = -Infinity;
     let hot: number | null = null;
-    return uses.flatMap((use): OvenTurn[] => {
+    return uses.flatMap(({ own, ...use }): OvenTurn[] => {
       const before = until;
       until = Math.max(until, use.until);
-      if (use.settingC === hot) return [];
-      const first = hot === null;
+      // Left alone for long it is turned off: nobody heats an empty oven for hours.
+      const cold = hot === null || use.from - before > OVEN_STAYS_ON_S;
+      if (!cold && use.settingC === hot) return [];
       hot = use.settingC;
       const turned = Math.max(use.from - OVEN_WARMS_S, before);
-      return [{ ovenId: id, settingC: use.settingC, first, at: at(turned), atMin: (inHandS - turned) / 60 }];
+      return [
+        {
+          ovenId: id,
+          settingC: use.settingC,
+          first: cold,
+          own,
+          at: at(turned),
+          atMin: minutesBefore(turned),
+        },
+      ];
     });
   });
 }

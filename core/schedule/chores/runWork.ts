@@ -1,6 +1,8 @@
 import type { KitchenDoc } from '../../model/documents';
 import type { LinePlan, RunPlan } from '../../plan';
 import { isNutty } from '../../plan';
+import { fullLoads } from '../../process/loads';
+import { mixableMl } from './limits';
 import { coldRoomOf } from '../cold';
 import type { Chore, ChoreGap } from './chore';
 import { componentsWork } from './components';
@@ -10,8 +12,32 @@ import { wellsWork } from './wells';
 import { HANDS_S } from './chores.table';
 import { CHORE } from './chores.words';
 
+/** Pieces by load or round of lines that are grouped otherwise than their plan has them, by line. */
+export type Grouped = ReadonlyMap<string, readonly number[]>;
+
+/** Other ways to part a run's pieces over loads and rounds: full ones first, and full ones last. */
+export function groupingsOf(
+  whole: RunPlan,
+  kitchen: KitchenDoc,
+): { readonly lineId: string; readonly sizes: readonly number[] }[] {
+  return whole.lines.flatMap((plan) => {
+    if (!plan.planned) return [];
+    const { line, loads, parts } = plan;
+    const mould =
+      line.family === 'cakesicle' ? kitchen.moulds?.find(({ id }) => id === line.mouldId) : undefined;
+    const full = mould
+      ? fullLoads(
+          loads.sizes.reduce((sum, one) => sum + one, 0),
+          mould.cavities * mould.owned,
+        )
+      : (parts.loadPlan?.unevened ?? []);
+    const even = full.length !== loads.sizes.length || full.every((size, i) => size === loads.sizes[i]);
+    return even ? [] : [full, [...full].reverse()].map((sizes) => ({ lineId: line.id, sizes }));
+  });
+}
+
 /** All chores of a run, from butter out to packed and cold: of each line, and of what lines share. */
-export function workOf(whole: RunPlan, kitchen: KitchenDoc): Chore[] {
+export function workOf(whole: RunPlan, kitchen: KitchenDoc, grouped: Grouped = new Map()): Chore[] {
   const { chores, beside } = componentsWork(whole);
   const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
   const packed: { readonly plan: LinePlan; readonly id: string }[] = [];
@@ -21,6 +47,8 @@ export function workOf(whole: RunPlan, kitchen: KitchenDoc): Chore[] {
     const work = new Work(plan.line.id, [plan.line.id]);
     const after = lineWork(work, plan, {
       beside,
+      mixableMl: mixableMl(kitchen),
+      grouped: grouped.get(plan.line.id),
       perRack: (id) => kitchen.ovens.find((oven) => oven.id === id)?.tinsPerRack ?? 1,
       coldUnits: coldUnitsOf(plan, kitchen),
     });
@@ -40,7 +68,7 @@ function lineWork(work: Work, plan: LinePlan, things: CraftThings): (string | Ch
   const wells = (
     finishing: Parameters<typeof wellsWork>[2]['finishing'],
     on: { readonly tinId: string; readonly ovenId: string },
-  ) => wellsWork(work, plan, { finishing, tinId: on.tinId, ovenId: on.ovenId, beside: things.beside });
+  ) => wellsWork(work, plan, { ...things, finishing, tinId: on.tinId, ovenId: on.ovenId });
   switch (line.family) {
     case 'cupcake':
       return wells(line, line);

@@ -1,9 +1,12 @@
-import type { KitchenDoc, Line } from '../../model/documents';
+import type { FrostingChoice, KitchenDoc, Line } from '../../model/documents';
+import type { TopStyle } from '../../model/kinds';
+import { TOP_S } from './chores.table';
 import { choose, edit } from '../../line';
 import type { PlanFile } from '../../plan';
 import { planWhole, PlanMemory } from '../../plan';
 import { minutesOf } from '../../model/localTime';
 import { dayInSteps, type RunDay } from './runDay';
+import type { AskedRun } from './together';
 import { thingName, unitsOf } from './things';
 
 /** One change that would give the day time, as the solver found it. */
@@ -23,18 +26,27 @@ const WORTH_MIN = 5;
 /** Orders tried for each way. */
 const TRIES = 80;
 
-/** A run with what is made ahead: all that a day follows from. */
-export type DayFile = PlanFile;
+/** A run with what is made ahead, and the runs that share its kitchen's day: all that a day follows from. */
+export interface DayFile extends PlanFile {
+  readonly beside?: readonly PlanFile[] | undefined;
+}
 
 /** The day of a file, by steps. */
 export function* dayOfFile(file: DayFile, tries?: number): Generator<number, RunDay | null, void> {
-  const whole = planWhole(file, null, new PlanMemory());
-  const { run, kitchen, changes } = file;
+  const { kitchen, changes, beside = [] } = file;
   return yield* dayInSteps(
-    { whole, kitchen, readyAt: run.readyAt, changes, ahead: run.ahead, held: run.held },
+    { ...askedOf(file, kitchen), kitchen, changes, beside: beside.map((one) => askedOf(one, kitchen)) },
     tries === undefined ? {} : { tries },
   );
 }
+
+const askedOf = (file: PlanFile, kitchen: KitchenDoc): AskedRun => ({
+  id: file.run.id,
+  whole: planWhole({ ...file, kitchen }, null, new PlanMemory()),
+  readyAt: file.run.readyAt,
+  ahead: file.run.ahead,
+  held: file.run.held,
+});
 
 type Candidate = Pick<WayOut, 'id' | 'words' | 'change'>;
 
@@ -119,6 +131,7 @@ function candidatesOf({ run, kitchen }: DayFile, day: RunDay): Candidate[] {
     });
   }
   for (const line of run.lines) {
+    out.push(...otherFinishes(line, kitchen));
     if (line.count >= 6) {
       const count = Math.max(1, Math.round(line.count * 0.75));
       out.push({
@@ -128,5 +141,26 @@ function candidatesOf({ run, kitchen }: DayFile, day: RunDay): Candidate[] {
       });
     }
   }
+  return out;
+}
+
+/** Styles that are put on sooner than another, the quickest of those that look like something first. */
+const PLAINER: readonly TopStyle[] = ['rosette', 'spread'];
+
+/** The freezer instead of the fridge, and finishes that take less time. */
+function otherFinishes(line: Line, kitchen: KitchenDoc): Candidate[] {
+  const out: Candidate[] = [];
+  const way = (id: string, words: string, over: Parameters<typeof choose>[0]) =>
+    out.push({ id: `${id}:${line.id}`, words, change: { of: 'line', line: edit(line, choose(over)) } });
+  const coat = line.family === 'pop' ? line.coat : null;
+  if (coat?.school === 'fridge-firm' && kitchen.freezerTrays !== 0)
+    way('freezer', 'The freezer instead of the fridge', { coat: { ...coat, school: 'frozen' } });
+  const frosting = 'frosting' in line ? (line.frosting as FrostingChoice | null) : null;
+  const plainer = frosting && PLAINER.find((style) => TOP_S[style] < TOP_S[frosting.style] * 0.85);
+  if (frosting && plainer)
+    way('finish', `Frosting: ${plainer} instead of ${frosting.style}`, {
+      frosting: { ...frosting, style: plainer },
+    });
+  if ('fondant' in line && line.fondant) way('fondant', 'No fondant over it', { fondant: false });
   return out;
 }

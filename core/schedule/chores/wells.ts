@@ -3,7 +3,7 @@ import { METHODS } from '../../process/batter.table';
 import { byFigure, byHand, byHandFigure, fixedTime, type ChoreGap } from './chore';
 import type { Finishing } from './finish';
 import { finishWork } from './finish';
-import { HANDS, one, taskIn, tasksOf, within, type Beside, type Work } from './lineWork';
+import { HANDS, batterMl, mixing, taskIn, tasksOf, within, type Beside, type Work } from './lineWork';
 import { HANDS_S, IN_TIN } from './chores.table';
 import { CHORE, PART } from './chores.words';
 
@@ -16,15 +16,20 @@ export function wellsWork(
     tinId,
     ovenId,
     beside,
+    mixableMl,
+    grouped,
   }: {
     readonly finishing: Finishing;
     readonly tinId: string;
     readonly ovenId: string;
     readonly beside: Beside;
+    readonly mixableMl: number;
+    /** Pieces by load, where they are grouped otherwise than the plan has them. */
+    readonly grouped: readonly number[] | undefined;
   },
 ): (string | ChoreGap)[] {
   const tasks = tasksOf(plan);
-  const { sizes } = plan.loads;
+  const sizes = grouped ?? plan.loads.sizes;
   const loads = sizes.length;
   if (loads === 0) return [];
   const { bake, cool, loadPlan, wellsOfTin, clocked } = plan.parts;
@@ -50,18 +55,23 @@ export function wellsWork(
     takes: byHandFigure(taskIn(tasks, 'weigh-out').takes),
   });
   const waitS = taskIn(tasks, 'fill').after[0]?.mostS ?? METHODS.creamed.waitMin * 60;
-  const bowls = bowlsOfLoads(sizes, plan, waitS);
+  const method = plan.formula?.method ?? 'creamed';
+  const all = sizes.reduce((sum, one) => sum + one, 0);
+  const pieceMl = batterMl((plan.parts.bowl?.own.value ?? 0) / all, method, plan.parts.batterDensity);
+  const bowls = bowlsOfLoads(sizes, plan, { waitS, mixableMl, pieceMl });
   const fillWell = taskIn(tasks, 'fill').takes;
   const turns: { readonly pieces: number; readonly after: readonly (string | ChoreGap)[] }[] = [];
   let before = 0;
   bowls.forEach((group, b) => {
     const lastFill = work.idOf(`fill-${before + group.length}`);
+    const ml = pieceMl * group.reduce((sum, one) => sum + one, 0);
+    const mixed = mixing(taskIn(tasks, 'mix').takes, ml, mixableMl);
     const mix = work.add(bowls.length > 1 ? `mix-${b + 1}` : 'mix', {
       kind: 'hands',
-      label: CHORE.mix(b + 1, bowls.length).label,
-      detail: METHODS[plan.formula?.method ?? 'creamed'].meaning,
-      takes: byHandFigure(taskIn(tasks, 'mix').takes),
-      holds: [HANDS, { ...one({ kind: 'bowl' }), until: lastFill }],
+      label: CHORE.mix(b + 1, bowls.length, mixed.bowls).label,
+      detail: METHODS[method].meaning,
+      takes: mixed.takes,
+      holds: mixed.holds?.map((one) => (one.of.kind === 'bowl' ? { ...one, until: lastFill } : one)) ?? [],
       after: [weigh, ...ahead],
     });
     for (const pieces of group) {
@@ -124,14 +134,23 @@ export function wellsWork(
   return finishWork(work, { plan, finishing, loads: turns, beside });
 }
 
-/** Loads by the bowl that they are filled from: batter that would wait too long for its oven is mixed in another bowl. */
-function bowlsOfLoads(sizes: readonly number[], plan: LinePlan, waitS: number): number[][] {
+/** Loads by the bowl that they are filled from: batter that would wait too long for its oven, or that no bowl holds, is mixed in another. */
+function bowlsOfLoads(
+  sizes: readonly number[],
+  plan: LinePlan,
+  {
+    waitS,
+    mixableMl,
+    pieceMl,
+  }: { readonly waitS: number; readonly mixableMl: number; readonly pieceMl: number },
+): number[][] {
   const { bake, loadPlan } = plan.parts;
   const cycleS =
     (bake?.time.value ?? 0) +
     IN_TIN.standS +
     (HANDS_S.turnOutTin + HANDS_S.relineTin) * (loadPlan?.tins ?? 1);
-  const together = Math.max(1, Math.floor(waitS / cycleS) + 1);
+  const held = Math.floor(mixableMl / (pieceMl * Math.max(...sizes)) + 1e-9);
+  const together = Math.max(1, Math.min(Math.floor(waitS / cycleS) + 1, held));
   const bowls = Math.ceil(sizes.length / together);
   const each = Math.ceil(sizes.length / bowls);
   return Array.from({ length: bowls }, (_, b) => sizes.slice(b * each, (b + 1) * each)).filter(

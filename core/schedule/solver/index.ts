@@ -6,5 +6,6 @@ export { makespanS } from './problem';
 export type { Job, JobGap, JobHold, JobResource, Problem, Span, Starts } from './problem';
 export { backwards, backwardsInSteps, firstBackwards, forwards, toEnd, triesFor } from './search';
 export type { Found, SearchOptions } from './search';
+export { scoreOf } from './score';
 export { simulated } from './simulate';
 export type { Doubt, Simulated } from './simulate';

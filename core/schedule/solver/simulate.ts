@@ -24,6 +24,8 @@ export interface SimulateOptions {
   readonly days: number;
   /** Days that are to be ready in time, 0 to 1. */
   readonly sure: number;
+  /** By job, when what it is for must be ready, s; the end of the plan where nothing is said. */
+  readonly dues?: readonly number[];
 }
 
 /**
@@ -34,7 +36,7 @@ export function simulated(
   problem: Problem,
   starts: Starts,
   doubts: readonly Doubt[],
-  { seed, days, sure }: SimulateOptions,
+  { seed, days, sure, dues }: SimulateOptions,
 ): Simulated {
   const { jobs } = problem;
   const waits = waitsOf(problem, starts);
@@ -48,7 +50,7 @@ export function simulated(
   const end = new Float64Array(jobs.length);
   for (let day = 0; day < days; day += 1) {
     const shared = causes.map(() => chance.normal());
-    let last = -Infinity;
+    let lateBy = -Infinity;
     for (const i of order) {
       const { lengthS } = jobs[i] as (typeof jobs)[number];
       const { shared: byCause, own } = doubts[i] as Doubt;
@@ -58,11 +60,11 @@ export function simulated(
       let at = starts[i] ?? 0;
       for (const { job, leastS } of waits[i] ?? []) at = Math.max(at, (end[job] ?? 0) + leastS);
       end[i] = at + length;
-      last = Math.max(last, end[i] ?? 0);
+      lateBy = Math.max(lateBy, (end[i] ?? 0) - (dues?.[i] ?? planned));
       const of = eaters[cause < 0 ? causes.length + i : cause];
       if (of) of[day] = (of[day] ?? 0) + length - lengthS;
     }
-    late[day] = jobs.length === 0 ? 0 : last - planned;
+    late[day] = jobs.length === 0 ? 0 : lateBy;
   }
   const sorted = Float64Array.from(late).sort();
   const at = Math.min(days - 1, Math.max(0, Math.ceil(sure * days) - 1));

@@ -1,0 +1,160 @@
+import { dayOfFile, dayOfRun, groupingsOf, workOf, type DayFile, type RunDay, type Timed } from '.';
+import { FAMILY_FILES } from '../../../demo/families';
+import { planWhole } from '../../plan';
+import { toEnd } from '../solver';
+import { handsOf } from './limits';
+
+const file = (name: string): DayFile => {
+  const found = FAMILY_FILES[name];
+  if (!found) throw new Error(`the demo has a file "${name}"`);
+  return found;
+};
+const dayOf = (of: DayFile, tries = 6): RunDay => {
+  const day = toEnd(dayOfFile(of, tries));
+  if (!day) throw new Error('a day comes together');
+  return day;
+};
+const inKitchen = (of: DayFile, over: Partial<DayFile['kitchen']>): DayFile => ({
+  ...of,
+  kitchen: { ...of.kitchen, ...over },
+});
+/** The most of these that are going on at once. */
+const atOnce = (some: readonly Timed[]): number =>
+  Math.max(
+    0,
+    ...some.map(
+      ({ startMin }) =>
+        some.filter((one) => one.startMin >= startMin - 0.01 && one.endMin < startMin - 0.02).length,
+    ),
+  );
+
+describe('two runs of one day', () => {
+  const pops = file('pops');
+  const minis: DayFile = {
+    ...file('minis'),
+    run: { ...file('minis').run, readyAt: `${pops.run.readyAt.slice(0, 11)}12:00` },
+  };
+  const ofPops = dayOf({ ...pops, beside: [minis] });
+  const ofMinis = dayOf({ ...minis, beside: [pops] });
+
+  it('are laid on the same hands, each in time', () => {
+    const hands = [...ofPops.chores, ...ofPops.beside].filter(({ chore }) => chore.kind === 'hands');
+    expect(atOnce(hands)).toBe(1);
+    expect(ofPops.breaches).toEqual([]);
+    // Noon is four hours before the other's hour.
+    for (const { endMin } of ofPops.beside) expect(endMin).toBeGreaterThanOrEqual(240 - 0.01);
+  });
+
+  it('are the same day whichever of them is asked about', () => {
+    const seen = new Map(ofMinis.beside.map(({ chore, startAt }) => [chore.id, startAt]));
+    for (const { chore, startAt } of ofPops.chores)
+      expect(seen.get(`${pops.run.id}:${chore.id}`)).toBe(startAt);
+    expect(ofMinis.chores.length).toBe(ofPops.beside.length);
+  });
+
+  it('tell their own safe start, and begin no later than alone', () => {
+    expect((ofMinis.safeStartAt ?? '') <= (dayOf(minis).safeStartAt ?? '')).toBe(true);
+    expect(ofPops.chores.every(({ chore }) => chore.ofRun === undefined)).toBe(true);
+  });
+});
+
+describe('what hands can do', () => {
+  const of = inKitchen(file('minis'), {
+    hands: 2,
+    handsCan: [['bake', 'finish', 'chocolate', 'plain'], ['plain']],
+  });
+
+  it('bounds what goes on at once', () => {
+    const day = dayOf(of);
+    const hands = day.chores.filter(({ chore }) => chore.kind === 'hands');
+    expect(day.breaches).toEqual([]);
+    expect(atOnce(hands)).toBe(2);
+    expect(atOnce(hands.filter(({ chore }) => chore.skill !== 'plain'))).toBe(1);
+  });
+
+  it('says what nobody can', () => {
+    const none = inKitchen(of, { handsCan: [['bake', 'plain'], ['plain']] });
+    const day = toEnd(dayOfFile(none, 4));
+    expect(day?.lacking.some(({ skills, has }) => has === 0 && skills?.includes('finish'))).toBe(true);
+  });
+
+  it('is everything for one pair by itself', () => {
+    expect(handsOf({ ...of.kitchen, hands: 1, handsCan: [['plain']] })).toEqual([
+      ['bake', 'finish', 'chocolate', 'plain'],
+    ]);
+  });
+
+  it('is named for every chore of hands', () => {
+    for (const name of Object.keys(FAMILY_FILES)) {
+      const skills = (stem: RegExp) =>
+        new Set(
+          workOf(planWhole(file(name)), file(name).kitchen).flatMap(({ id, skill }) =>
+            stem.test(id) ? [skill] : [],
+          ),
+        );
+      expect([...skills(/\/(mix|weigh-out|load)/)].every((skill) => skill !== 'chocolate')).toBe(true);
+      for (const skill of skills(/\/(dip|melt|coat-[ab])/))
+        expect(skill === 'chocolate' || skill === 'plain').toBe(true);
+    }
+  });
+});
+
+describe('bowls', () => {
+  const bowl = (id: string, volumeMl: number) => ({ id, name: id, owned: 1, volumeMl });
+  const mixes = ({ chores }: RunDay) =>
+    chores.filter(({ chore }) => chore.holds.some(({ of }) => of.kind === 'bowl'));
+
+  it('of which one alone is large enough are held by one batter at a time', () => {
+    const largest = Math.max(
+      ...mixes(dayOf(file('minis'))).flatMap(({ chore }) => chore.holds.map(({ ml = 0 }) => ml)),
+    );
+    const of = inKitchen(file('minis'), {
+      hands: 3,
+      bowls: [bowl('a', largest / 0.6 + 50), bowl('b', 200), bowl('c', 200)],
+    });
+    const day = dayOf(of);
+    const large = mixes(day).filter(({ chore }) => chore.holds.some(({ ml = 0 }) => ml > 120));
+    expect(large.length).toBeGreaterThan(1);
+    expect(atOnce(large)).toBe(1);
+    expect(day.breaches).toEqual([]);
+  });
+
+  it('that are small are filled more often', () => {
+    const of = file('minis');
+    const time = (kitchen: DayFile['kitchen']) =>
+      workOf(planWhole({ ...of, kitchen }), kitchen)
+        .filter(({ id }) => /\/mix/.test(id))
+        .reduce((sum, { takes }) => sum + takes.lengthS, 0);
+    const small = { ...of.kitchen, bowls: [bowl('a', 300)] };
+    expect(time(small)).toBeGreaterThan(time({ ...of.kitchen, bowls: [bowl('a', 8000)] }));
+  });
+});
+
+describe('pieces grouped otherwise', () => {
+  const of = file('cakesicles');
+
+  it('are as many, in as many rounds, none of more than the mould holds', () => {
+    const whole = planWhole(of);
+    const all = groupingsOf(whole, of.kitchen);
+    expect(all.length).toBeGreaterThan(0);
+    for (const { lineId, sizes } of all) {
+      const plan = whole.lines.find(({ line }) => line.id === lineId);
+      const planned = plan?.planned ? plan.loads.sizes : [];
+      expect(sizes.length).toBe(planned.length);
+      expect(sizes.reduce((sum, one) => sum + one, 0)).toBe(planned.reduce((sum, one) => sum + one, 0));
+    }
+  });
+
+  it('are taken only where the day gains by it', () => {
+    const whole = planWhole(of);
+    const grouped = dayOfRun({ whole, kitchen: of.kitchen, readyAt: of.run.readyAt }, { tries: 40 });
+    const pieces = (line: string) =>
+      (grouped?.chores ?? [])
+        .filter(({ chore }) => chore.id.startsWith(`${line}/coat-a-`))
+        .reduce((sum, { chore }) => sum + (chore.pieces ?? 0), 0);
+    for (const line of whole.lines)
+      if (line.planned && line.line.family === 'cakesicle')
+        expect(pieces(line.line.id)).toBe(line.parts.count.made.value);
+    expect(grouped?.breaches).toEqual([]);
+  });
+});
