@@ -190,7 +190,10 @@ export const kitchenSchema = z.looseObject({
   /** Pairs of hands at work; one where nobody has said. */
   hands: wholeNumber('pairs of hands', 1, 4).optional(),
   /** By place, what a pair of hands can do; everything where nothing is said. */
-  handsCan: z.array(z.array(z.enum(SKILLS)).max(SKILLS.length)).max(4).optional(),
+  handsCan: z
+    .array(z.array(z.enum(SKILLS)).max(SKILLS.length))
+    .max(4)
+    .optional(),
   /** Nobody works from then until then, by the clock; from 22:00 to 06:30 where nobody has said, never where both are the same. */
   restFrom: hourOfDay.optional(),
   restUntil: hourOfDay.optional(),

@@ -21,6 +21,7 @@ import { Screen } from '../../ui/screen';
 import { Body, Heading, Small, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
 import { PieceDrawing, useCutWords } from './LineCut';
+import { amountWords } from '../day/amountWords';
 import { lineName } from '../day/day.words';
 import { turnWords } from '../day/turns';
 import { pieceWords } from './words';
@@ -65,7 +66,7 @@ function Sheets({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan 
   const { day } = useRunDay(run);
   return (
     <>
-      {day && day.chores.length > 0 ? <DaySheet run={run} day={day} /> : null}
+      {day && day.chores.length > 0 ? <DaySheet run={run} whole={whole} day={day} /> : null}
       {whole.lines.map((line) =>
         line.planned ? (
           <BatchSheet key={line.line.id} plan={line} />
@@ -133,16 +134,32 @@ const halves = <T,>(list: readonly T[]): (readonly T[])[] => {
 };
 
 /** The day on one page: each chore at its hour, with what it is done to. */
-function DaySheet({ run, day }: { readonly run: RunDoc; readonly day: RunDay }) {
+function DaySheet({
+  run,
+  whole,
+  day,
+}: {
+  readonly run: RunDoc;
+  readonly whole: RunPlan;
+  readonly day: RunDay;
+}) {
   const kitchen = useKitchen();
   const style = useNumberStyle();
   const now = useNow(60_000);
+  const chores = day.chores.map(({ chore }) => chore);
+  // Weights, wells, dials and clocks stand at the hour at which they are wanted.
+  const withWhat = (chore: (typeof chores)[number]) =>
+    amountWords(chore, chores, whole, kitchen, style)
+      .map(({ what, amount }) => `${what} ${amount}`)
+      .join(', ');
   const entries = [
     ...day.chores.map(({ chore, startAt, startMin }) => ({
       min: startMin,
       at: startAt,
       words: `${chore.label}${run.lines.length > 1 ? ` (${chore.lineIds.map((id) => lineName(run, id)).join(', ')})` : ''}`,
-      detail: chore.kind === 'oven' ? chore.detail : '',
+      detail: [chore.kind === 'oven' ? inStyle(chore.detail, style) : '', withWhat(chore)]
+        .filter(Boolean)
+        .join(' '),
     })),
     ...day.turns.map((turn) => ({
       min: turn.atMin,
@@ -165,9 +182,7 @@ function DaySheet({ run, day }: { readonly run: RunDoc; readonly day: RunDay }) 
                 {half.map(({ at, words, detail }) => (
                   <View key={`${at}-${words}`}>
                     <Small soft={false}>{`☐  ${clockText(at)}  ${inStyle(words, style)}`}</Small>
-                    {detail ? (
-                      <Small style={{ paddingLeft: space(9) }}>{inStyle(detail, style)}</Small>
-                    ) : null}
+                    {detail ? <Small style={{ paddingLeft: space(9) }}>{detail}</Small> : null}
                   </View>
                 ))}
               </View>

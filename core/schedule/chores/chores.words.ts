@@ -24,6 +24,8 @@ export const CHORE = {
   mix: (n: number, of: number, times: number) => ({
     label: of > 1 ? `Mix bowl ${n} of ${of}` : times > 1 ? `Mix, ${times} bowls one after the other` : 'Mix',
   }),
+  forLines: (label: string, lines: number) =>
+    `${label}, for ${lines === 2 ? 'both lines' : `${lines} lines`}`,
   stir: 'Weigh and stir',
   fillTins: (k: number, loads: number) => (loads > 1 ? `Fill load ${k}` : 'Fill'),
   fillTinsDetail: 'Weigh each well, then tap the tin level.',

@@ -16,8 +16,8 @@ import {
 } from '../solver';
 import { thingKey, type Chore, type Thing } from './chore';
 import { problemOf, type Posed } from './problemOf';
-import { groupingsOf as groupingsOfRun } from './runWork';
-import { together, type AskedRun, type Together } from './together';
+import { AS_PLANNED, groupingsOf as groupingsOfRun } from './runWork';
+import { together, type AskedRun, type GroupedRuns, type Together } from './together';
 import { OVEN_STAYS_ON_S, OVEN_WARMS_S } from './chores.table';
 
 /** A chore at its time. */
@@ -177,35 +177,48 @@ function* regrouped(
   plain: Attempt,
 ): Generator<number, Attempt, void> {
   const { kitchen, beside = [], changes } = question;
-  const grouped = new Map<string, ReadonlyMap<string, readonly number[]>>();
+  let grouped: GroupedRuns = new Map();
   let best = plain;
-  for (const { runId, lineId, sizes } of groupingsOf([own, ...beside], kitchen)) {
-    const runs = new Map(grouped).set(runId, new Map(grouped.get(runId)).set(lineId, sizes));
+  for (const { runId, regroup } of groupingsOf([own, ...beside], kitchen)) {
+    const runs = new Map(grouped).set(runId, regroup(grouped.get(runId) ?? AS_PLANNED));
     const work = together(own, beside, kitchen, changes, runs);
     const posed = posedAt(question, work, 0);
     const found: Found | null = yield* backwardsInSteps(posed.problem, {
       ...options,
       tries: Math.ceil(options.tries * GROUPING_SHARE),
-      // The same chores of other lengths: the day that stands is where to begin.
-      ...(work.chores.length === best.work.chores.length ? { from: best.found.starts } : {}),
+      // The day that stands is where to begin, for all chores that are the same.
+      from: startsOf(work, best),
     });
     if (!found || scoreOf(found.worth) > scoreOf(best.found.worth) - GROUPING_WORTH_S) continue;
     best = { work, posed, found };
-    grouped.set(runId, new Map(grouped.get(runId)).set(lineId, sizes));
+    grouped = runs;
   }
   return best;
+}
+
+/** When the chores of a day began in another; those that it has not, with what comes first of their line. */
+function startsOf(work: Together, { work: before, found }: Attempt): number[] {
+  const known = new Map(before.chores.map(({ id }, i) => [id, found.starts[i] ?? 0]));
+  const ofLine = (lineIds: readonly string[]) =>
+    Math.min(
+      0,
+      ...before.chores.flatMap((chore, i) =>
+        chore.lineIds.some((id) => lineIds.includes(id)) ? [found.starts[i] ?? 0] : [],
+      ),
+    );
+  return work.chores.map(({ id, lineIds }) => known.get(id) ?? ofLine(lineIds));
 }
 
 /** Other ways to group are tried with so much of the search, and taken where they are worth so much, s. */
 const GROUPING_SHARE = 0.12;
 const GROUPING_WORTH_S = 60;
 /** Ways to group that are tried at most. */
-const GROUPINGS = 6;
+const GROUPINGS = 8;
 
 const groupingsOf = (runs: readonly AskedRun[], kitchen: KitchenDoc) =>
   [...runs]
     .sort((a, b) => (a.id < b.id ? -1 : 1))
-    .flatMap((run) => groupingsOfRun(run.whole, kitchen).map((one) => ({ ...one, runId: run.id })))
+    .flatMap((run) => groupingsOfRun(run.whole, kitchen).map((regroup) => ({ regroup, runId: run.id })))
     .slice(0, GROUPINGS);
 
 /** The same day where it keeps clear of the nights; else found anew. */

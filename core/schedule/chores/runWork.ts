@@ -3,6 +3,7 @@ import type { LinePlan, RunPlan } from '../../plan';
 import { isNutty } from '../../plan';
 import { fullLoads } from '../../process/loads';
 import { mixableMl } from './limits';
+import { mixedOnce, sharedBowls } from './mixedOnce';
 import { coldRoomOf } from '../cold';
 import type { Chore, ChoreGap } from './chore';
 import { componentsWork } from './components';
@@ -12,32 +13,40 @@ import { wellsWork } from './wells';
 import { HANDS_S } from './chores.table';
 import { CHORE } from './chores.words';
 
-/** Pieces by load or round of lines that are grouped otherwise than their plan has them, by line. */
-export type Grouped = ReadonlyMap<string, readonly number[]>;
+/** What of a run is not done as its plan has it, line by line. */
+export interface Grouped {
+  /** Pieces by load or round, by line. */
+  readonly sizes: ReadonlyMap<string, readonly number[]>;
+  /** Formulas that are mixed once for all their lines. */
+  readonly mixed: ReadonlySet<string>;
+}
+export const AS_PLANNED: Grouped = { sizes: new Map(), mixed: new Set() };
 
-/** Other ways to part a run's pieces over loads and rounds: full ones first, and full ones last. */
-export function groupingsOf(
-  whole: RunPlan,
-  kitchen: KitchenDoc,
-): { readonly lineId: string; readonly sizes: readonly number[] }[] {
-  return whole.lines.flatMap((plan) => {
+/** Ways to group a run's work otherwise: a bowl for several lines, full loads and rounds first or last. */
+export function groupingsOf(whole: RunPlan, kitchen: KitchenDoc): ((now: Grouped) => Grouped)[] {
+  const mixed = sharedBowls(whole, mixableMl(kitchen)).map(({ key }) => (now: Grouped): Grouped => ({
+    ...now,
+    mixed: new Set([...now.mixed, key]),
+  }));
+  const sized = whole.lines.flatMap((plan) => {
     if (!plan.planned) return [];
     const { line, loads, parts } = plan;
     const mould =
       line.family === 'cakesicle' ? kitchen.moulds?.find(({ id }) => id === line.mouldId) : undefined;
-    const full = mould
-      ? fullLoads(
-          loads.sizes.reduce((sum, one) => sum + one, 0),
-          mould.cavities * mould.owned,
-        )
-      : (parts.loadPlan?.unevened ?? []);
+    const all = loads.sizes.reduce((sum, one) => sum + one, 0);
+    const full = mould ? fullLoads(all, mould.cavities * mould.owned) : (parts.loadPlan?.unevened ?? []);
     const even = full.length !== loads.sizes.length || full.every((size, i) => size === loads.sizes[i]);
-    return even ? [] : [full, [...full].reverse()].map((sizes) => ({ lineId: line.id, sizes }));
+    if (even) return [];
+    return [full, [...full].reverse()].map((sizes) => (now: Grouped): Grouped => ({
+      ...now,
+      sizes: new Map(now.sizes).set(line.id, sizes),
+    }));
   });
+  return [...mixed, ...sized];
 }
 
 /** All chores of a run, from butter out to packed and cold: of each line, and of what lines share. */
-export function workOf(whole: RunPlan, kitchen: KitchenDoc, grouped: Grouped = new Map()): Chore[] {
+export function workOf(whole: RunPlan, kitchen: KitchenDoc, grouped: Grouped = AS_PLANNED): Chore[] {
   const { chores, beside } = componentsWork(whole);
   const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
   const packed: { readonly plan: LinePlan; readonly id: string }[] = [];
@@ -48,7 +57,7 @@ export function workOf(whole: RunPlan, kitchen: KitchenDoc, grouped: Grouped = n
     const after = lineWork(work, plan, {
       beside,
       mixableMl: mixableMl(kitchen),
-      grouped: grouped.get(plan.line.id),
+      grouped: grouped.sizes.get(plan.line.id),
       perRack: (id) => kitchen.ovens.find((oven) => oven.id === id)?.tinsPerRack ?? 1,
       coldUnits: coldUnitsOf(plan, kitchen),
     });
@@ -60,7 +69,10 @@ export function workOf(whole: RunPlan, kitchen: KitchenDoc, grouped: Grouped = n
     packed.push({ plan, id });
     chores.push(...work.chores);
   }
-  return nutFreeFirst(chores, packed);
+  const once = sharedBowls(whole, mixableMl(kitchen))
+    .filter(({ key }) => grouped.mixed.has(key))
+    .reduce<readonly Chore[]>(mixedOnce, chores);
+  return nutFreeFirst(once, packed);
 }
 
 function lineWork(work: Work, plan: LinePlan, things: CraftThings): (string | ChoreGap)[] {

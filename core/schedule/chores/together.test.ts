@@ -1,8 +1,20 @@
-import { dayOfFile, dayOfRun, groupingsOf, workOf, type DayFile, type RunDay, type Timed } from '.';
+import {
+  dayOfFile,
+  dayOfRun,
+  groupingsOf,
+  workOf,
+  type Chore,
+  type DayFile,
+  type RunDay,
+  type Timed,
+} from '.';
 import { FAMILY_FILES } from '../../../demo/families';
 import { planWhole } from '../../plan';
 import { toEnd } from '../solver';
-import { handsOf } from './limits';
+import { amountsOf } from '../../bench/amounts';
+import { handsOf, mixableMl } from './limits';
+import { sharedBowls } from './mixedOnce';
+import { AS_PLANNED } from './runWork';
 
 const file = (name: string): DayFile => {
   const found = FAMILY_FILES[name];
@@ -137,12 +149,14 @@ describe('pieces grouped otherwise', () => {
     const whole = planWhole(of);
     const all = groupingsOf(whole, of.kitchen);
     expect(all.length).toBeGreaterThan(0);
-    for (const { lineId, sizes } of all) {
-      const plan = whole.lines.find(({ line }) => line.id === lineId);
-      const planned = plan?.planned ? plan.loads.sizes : [];
-      expect(sizes.length).toBe(planned.length);
-      expect(sizes.reduce((sum, one) => sum + one, 0)).toBe(planned.reduce((sum, one) => sum + one, 0));
-    }
+    for (const { sizes } of all.map((regroup) => regroup(AS_PLANNED)))
+      for (const [lineId, own] of sizes) {
+        const plan = whole.lines.find(({ line }) => line.id === lineId);
+        const planned = plan?.planned ? plan.loads.sizes : [];
+        const sum = (some: readonly number[]) => some.reduce((all_, one) => all_ + one, 0);
+        expect(own.length).toBe(planned.length);
+        expect(sum(own)).toBe(sum(planned));
+      }
   });
 
   it('are taken only where the day gains by it', () => {
@@ -156,5 +170,45 @@ describe('pieces grouped otherwise', () => {
       if (line.planned && line.line.family === 'cakesicle')
         expect(pieces(line.line.id)).toBe(line.parts.count.made.value);
     expect(grouped?.breaches).toEqual([]);
+  });
+});
+
+describe('a bowl that lines share', () => {
+  const of = file('evening');
+  const whole = planWhole(of);
+  const [bowl] = sharedBowls(whole, mixableMl(of.kitchen));
+
+  it('is mixed once for all of them, and nothing waits for a chore that is gone', () => {
+    if (!bowl) throw new Error('the evening has lines of one formula');
+    const before = workOf(whole, of.kitchen);
+    const after = workOf(whole, of.kitchen, { ...AS_PLANNED, mixed: new Set([bowl.key]) });
+    const mixes = (chores: typeof before) =>
+      chores.filter(
+        ({ id, lineIds }) => /\/mix$/.test(id) && lineIds.some((line) => bowl.lineIds.includes(line)),
+      );
+    expect(mixes(before).length).toBe(bowl.lineIds.length);
+    expect(mixes(after).map(({ lineIds }) => lineIds)).toEqual([bowl.lineIds]);
+    const ids = new Set(after.map(({ id }) => id));
+    for (const { after: gaps, holds } of after) {
+      for (const { chore } of gaps) expect(ids).toContain(chore);
+      for (const { until } of holds) if (until) expect(ids).toContain(until);
+    }
+  });
+
+  it('is told in parts where it is mixed apart, whole where it is mixed once', () => {
+    if (!bowl) throw new Error('the evening has lines of one formula');
+    const mass = (chores: readonly Chore[]) =>
+      chores
+        .filter(({ lineIds }) => lineIds.some((line) => bowl.lineIds.includes(line)))
+        .flatMap((chore) => amountsOf(chore, chores, whole).batches)
+        .filter(({ batch }) => batch.formula.id === bowl.key)
+        .reduce((sum, { batch, share }) => sum + batch.mixed.value * share, 0);
+    const line = whole.lines.find(({ line: { id } }) => id === bowl.lineIds[0]);
+    const mixed = line?.planned ? (line.parts.bowl?.mixed.value ?? 0) : 0;
+    expect(mass(workOf(whole, of.kitchen))).toBeCloseTo(mixed, 3);
+    expect(mass(workOf(whole, of.kitchen, { ...AS_PLANNED, mixed: new Set([bowl.key]) }))).toBeCloseTo(
+      mixed,
+      3,
+    );
   });
 });

@@ -1,0 +1,89 @@
+import type { Batch, LinePlan, RunPlan } from '../plan';
+import type { Chore } from '../schedule/chores/chore';
+
+/** What a chore is done with: bowls weighed out by formula, and figures of its lines. */
+export interface Amounts {
+  /** With the share of each that goes into this bowl, where lines that share it mix theirs apart. */
+  readonly batches: readonly { readonly batch: Batch; readonly share: number }[];
+  readonly figures: readonly { readonly lineId: string; readonly id: string }[];
+}
+
+/** By a chore's name, the figures that are wanted beside it, in order. */
+const FIGURES: Readonly<Record<string, RegExp>> = {
+  fill: /^(portion\.mass|scoop\.mass|layer\.mass|fill\.belowRim|binder\.each)$/,
+  load: /^(oven\.setting|bake\.firstLook|bake\.time)$/,
+  bake: /^(sheet\.mass|oven\.setting|bake\.firstLook|bake\.time)$/,
+  group: /^(micro\.setting|micro\.firstLook|micro\.time|micro\.stand)$/,
+  crumble: /^crumb\.total$/,
+  bind: /^(crumb\.total|binder\.first|binder\.need)$/,
+  roll: /^(portion\.given|portion\.mass|ball\.diameter)$/,
+  melt: /^pot\.\d+\.(melt|thinner)$/,
+  dip: /^(coat\.each|coat\.mm|lot\.\d+\.topping\.\d+\.each)$/,
+  'coat-a': /^shell\.first$/,
+  'coat-b': /^shell\.second$/,
+  back: /^shell\.back$/,
+  cut: /^(piece\.length|piece\.width|cut\.trim)$/,
+  'fill-in': /^(filling\.each|core\.removed|filling\.mm)$/,
+  colour: /^lot\.(\d+|rest)\.(frosting|gel)$/,
+  frost: /^(frosting\.each|lot\.\d+\.topping\.\d+\.each)$/,
+  top: /^lot\.\d+\.topping\.\d+\.each$/,
+  pack: /^(piece\.mass|finished\.total)$/,
+};
+
+/** A chore's own name, without its line, its bake and its load: `cakes/bake2.mix-1` is `mix`. */
+export const stemOf = ({ id }: Pick<Chore, 'id'>): string =>
+  (id.split('/').at(-1) ?? '').replace(/^bake\d+\./, '').replace(/-\d+$/, '');
+
+/** Whose bowl is weighed out in a chore. */
+const WEIGHED = new Set(['weigh-out', 'mix', 'make']);
+
+/** What a chore is done with. A bowl that is weighed out and mixed is told where it is weighed out. */
+export function amountsOf(chore: Chore, chores: readonly Chore[], whole: RunPlan): Amounts {
+  const stem = stemOf(chore);
+  const plans = whole.lines.flatMap((line) =>
+    line.planned && chore.lineIds.includes(line.line.id) ? [line] : [],
+  );
+  if (stem === 'make') {
+    const id = chore.id.replace(/^.*made:/, '').replace(/\/make$/, '');
+    const made = (whole.components?.batches ?? []).filter((one) => one.id === id);
+    return { batches: made.map((batch) => ({ batch, share: 1 })), figures: [] };
+  }
+  // A bowl is told where it is weighed: apart from mixing where all its lines do that together.
+  const same = (one: Chore) => one.lineIds.join() === chore.lineIds.join();
+  const apart = chores.some((one) => stemOf(one) === 'weigh-out' && same(one));
+  const sharedMix = chores.some(
+    (one) => stemOf(one) === 'mix' && !same(one) && chore.lineIds.every((id) => one.lineIds.includes(id)),
+  );
+  const told = stem === 'weigh-out' ? !sharedMix : WEIGHED.has(stem) && !apart;
+  const wanted = FIGURES[stem];
+  return {
+    batches: told ? onceEach(plans.flatMap((plan) => batchesFor(plan, chore))) : [],
+    figures: wanted ? plans.flatMap((plan) => figuresOf(plan, wanted)) : [],
+  };
+}
+
+/** Of a line with several bakes, the bowl of this one. */
+function batchesFor(plan: LinePlan, { id, lineIds }: Chore): Amounts['batches'] {
+  const { crumbBakes, bowl } = plan.parts;
+  const prefix = /\/(bake\d+\.)/.exec(id)?.[1] ?? '';
+  const baked = crumbBakes.find((one) => one.prefix === prefix);
+  const part = baked?.bowl ?? bowl;
+  const base = part?.split?.base ?? part;
+  const share = base && lineIds.length === 1 ? base.own.value / base.mixed.value : 1;
+  return (baked ? [baked.batch] : plan.batches).map((batch) => ({
+    batch,
+    // What is stirred into one line's part is that line's alone.
+    share: batch.into === undefined ? share : 1,
+  }));
+}
+
+/** A bowl that lines share stands with each of them: it is told once. */
+const onceEach = (some: Amounts['batches']): Amounts['batches'] => [
+  ...new Map(some.map((one) => [`${one.batch.id}:${one.batch.formula.id}`, one])).values(),
+];
+
+function figuresOf(plan: LinePlan, wanted: RegExp): { readonly lineId: string; readonly id: string }[] {
+  const ids = plan.sections.flatMap(({ hero, few, rows }) => [hero, ...few, ...rows]);
+  const shown = ids.filter(({ id, value }) => wanted.test(id) && value !== 0);
+  return [...new Set(shown.map(({ id }) => id))].map((id) => ({ lineId: plan.line.id, id }));
+}
