@@ -138,13 +138,17 @@ export function* dayInSteps(
   const posedPlain = posedAt(question, plain, 0);
   if (posedPlain.lacking.length > 0) return emptyDay(posedPlain);
   const options = { seed: effort.seed ?? 1, tries: effort.tries ?? triesFor(plain.chores.length) };
-  const searched = yield* backwardsInSteps(posedPlain.problem, options);
+  const ways = groupingsOf([own, ...beside], kitchen);
+  const searched = yield* backwardsInSteps(posedPlain.problem, {
+    ...options,
+    tries: Math.ceil(options.tries * (ways.length > 0 ? 1 - GROUPING_SHARE : 1)),
+  });
   if (!searched) return null;
   const {
     work,
     posed: bare,
     found: first,
-  } = yield* regrouped(question, own, options, {
+  } = yield* regrouped(question, own, ways, options, {
     work: plain,
     posed: posedPlain,
     found: searched,
@@ -173,19 +177,20 @@ interface Attempt {
 function* regrouped(
   question: DayQuestion,
   own: AskedRun,
+  ways: ReturnType<typeof groupingsOf>,
   options: SearchOptions,
   plain: Attempt,
 ): Generator<number, Attempt, void> {
   const { kitchen, beside = [], changes } = question;
   let grouped: GroupedRuns = new Map();
   let best = plain;
-  for (const { runId, regroup } of groupingsOf([own, ...beside], kitchen)) {
+  for (const { runId, regroup } of ways) {
     const runs = new Map(grouped).set(runId, regroup(grouped.get(runId) ?? AS_PLANNED));
     const work = together(own, beside, kitchen, changes, runs);
     const posed = posedAt(question, work, 0);
     const found: Found | null = yield* backwardsInSteps(posed.problem, {
       ...options,
-      tries: Math.ceil(options.tries * GROUPING_SHARE),
+      tries: Math.max(LEAST_TRIES, Math.ceil((options.tries * GROUPING_SHARE) / ways.length)),
       // The day that stands is where to begin, for all chores that are the same.
       from: startsOf(work, best),
     });
@@ -209,8 +214,9 @@ function startsOf(work: Together, { work: before, found }: Attempt): number[] {
   return work.chores.map(({ id, lineIds }) => known.get(id) ?? ofLine(lineIds));
 }
 
-/** Other ways to group are tried with so much of the search, and taken where they are worth so much, s. */
-const GROUPING_SHARE = 0.12;
+/** Other ways to group are tried with so much of the search, each of them a little, and taken where they are worth so much, s. */
+const GROUPING_SHARE = 0.4;
+const LEAST_TRIES = 8;
 const GROUPING_WORTH_S = 60;
 /** Ways to group that are tried at most. */
 const GROUPINGS = 8;
@@ -227,7 +233,7 @@ function moved(posed: Posed, first: Found, options: SearchOptions): Found | null
   return backwards(posed.problem, {
     ...options,
     from: first.starts,
-    tries: Math.max(40, options.tries >> 2),
+    tries: Math.max(40, options.tries >> 3),
   });
 }
 
