@@ -1,8 +1,8 @@
-import { StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
+import { StyleSheet, View, useWindowDimensions, type StyleProp, type ViewStyle } from 'react-native';
 import { Icon, type IconName } from './icons';
 import { Tap } from './tap';
 import { Body, Strong } from './text';
-import { COLOR, FONT, space, useTokens } from './theme';
+import { COLOR, FONT, WIDE, space, useTokens } from './theme';
 
 interface ActionProps {
   readonly title: string;
@@ -16,6 +16,7 @@ interface ActionProps {
 /** The one main action of a screen. */
 export function MainAction({ title, onPress, icon, disabled, large = false, style }: ActionProps) {
   const { carnelian, onCarnelian } = useTokens();
+  const wide = useWindowDimensions().width >= WIDE;
   return (
     <Tap
       onPress={onPress}
@@ -31,6 +32,7 @@ export function MainAction({ title, onPress, icon, disabled, large = false, styl
           gap: space(1),
           paddingHorizontal: space(3),
         },
+        wide && STYLES.atDesk,
         style,
       ]}
     >
@@ -52,8 +54,13 @@ export function MainAction({ title, onPress, icon, disabled, large = false, styl
 /** A lesser action: ink on paper with a line round it. */
 export function QuietAction({ title, onPress, icon, disabled, large = false, style }: ActionProps) {
   const { ink } = useTokens();
+  const wide = useWindowDimensions().width >= WIDE;
   return (
-    <Tap onPress={onPress} disabled={disabled} style={[STYLES.quiet, large && STYLES.large, style]}>
+    <Tap
+      onPress={onPress}
+      disabled={disabled}
+      style={[STYLES.quiet, large && STYLES.large, wide && STYLES.asWide, style]}
+    >
       {icon ? <Icon name={icon} color={ink} size={20} /> : null}
       <Strong style={STYLES.centred}>{title}</Strong>
     </Tap>
@@ -139,4 +146,7 @@ const STYLES = StyleSheet.create({
   },
   large: { minHeight: 64 },
   centred: { textAlign: 'center' },
+  /** At a desk a button is as wide as what it says, at the left edge of its column. */
+  asWide: { alignSelf: 'flex-start' },
+  atDesk: { alignSelf: 'flex-start', minWidth: 280, justifyContent: 'center' },
 });

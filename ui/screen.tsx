@@ -107,7 +107,9 @@ export function Screen({
             gap: space(1),
           }}
         >
-          <View style={{ maxWidth: wide ? 696 : undefined, gap: space(1) }}>{foot}</View>
+          <View style={wide ? { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) } : { gap: space(1) }}>
+            {foot}
+          </View>
         </View>
       ) : null}
     </View>

@@ -1,3 +1,4 @@
+import { useWindowDimensions } from 'react-native';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { Family, RunDoc } from '../../core/model/documents';
@@ -25,7 +26,7 @@ import { FieldFault } from '../../ui/fieldFault';
 import { ChoiceSheet, Sentence, Value, Words } from '../../ui/sentence';
 import { TextSheet, nameFault } from '../../ui/textSheet';
 import { WhenSheet } from '../../ui/whenSheet';
-import { useWide } from '../../ui/screen';
+import { EXTRA_WIDE } from '../../ui/theme';
 import { useFormulas } from './pieces/fields';
 import { LineCard } from './pieces/LineCard';
 import { KitchenAsk } from './KitchenAsk';
@@ -36,14 +37,14 @@ import { FAMILY_WORDS } from './words';
 /** What, how many, made how, for when: sentences in which every value can be changed, one a line. */
 export function PiecesScreen({ id }: { readonly id: string }) {
   const router = useRouter();
-  const wide = useWide();
+  const wide = useWindowDimensions().width >= EXTRA_WIDE;
   return (
     <RunFrame
       id={id}
       stage="pieces"
       foot={() => <MainAction title="See the sums" onPress={() => router.navigate(stageHref(id, 'sums'))} />}
     >
-      {({ run, whole }) => <Lines settled={run} whole={whole} wide={wide} />}
+      {({ run, whole, line }) => <Lines settled={run} whole={whole} beside={wide ? line.line.id : null} />}
     </RunFrame>
   );
 }
@@ -52,11 +53,12 @@ export function PiecesScreen({ id }: { readonly id: string }) {
 function Lines({
   settled,
   whole,
-  wide,
+  beside,
 }: {
   readonly settled: RunDoc;
   readonly whole: RunPlan;
-  readonly wide: boolean;
+  /** The line that is drawn beside the sentences: not once more among them. */
+  readonly beside: string | null;
 }) {
   const run = useRunNow(settled);
   return (
@@ -69,7 +71,7 @@ function Lines({
           run={run}
           line={line}
           planned={whole.lines.find((one) => one.line.id === line.id) ?? null}
-          draw={!wide || run.lines.length > 1}
+          draw={line.id !== beside}
         />
       ))}
       <AnotherLine run={run} />

@@ -119,6 +119,7 @@ function NextCard({ run }: { readonly run: RunDoc }) {
   const now = useNow(1000 * 20);
   const router = useRouter();
   const words = useRunWords();
+  const wide = useWide();
   const { carnelian } = useTokens();
   const whole = usePlanOf(run);
   const [line] = whole?.lines ?? [];
@@ -144,7 +145,7 @@ function NextCard({ run }: { readonly run: RunDoc }) {
           <Body>{words(run)}</Body>
           <Small>{`ready ${whenText(run.readyAt, now)}, ${awayText(run.readyAt, now)}`}</Small>
         </View>
-        {plan ? (
+        {plan && !wide ? (
           <PieceDrawing plan={plan} width={116} height={84} bare label="The piece, cut through" />
         ) : null}
       </View>
