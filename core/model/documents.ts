@@ -21,6 +21,8 @@ import { pieceSchema, type PieceDoc } from './pieceDoc';
  * by a later version survives being opened and saved by this one.
  */
 
+import { benchEventSchema } from './benchEvent';
+export type { BenchClock, BenchEvent } from './benchEvent';
 export { MAX_FORMULA_LINES, MAX_PIECES, localTime, pieceCount } from './fields';
 export { formulaSchema, isBatter, measuresSchema, methodSchema } from './formulaDoc';
 export type { FormulaDoc, Makes, Method } from './formulaDoc';
@@ -125,6 +127,8 @@ export const runSchema = z.looseObject({
   clocks: z.array(clockSchema).max(1000).default([]),
   closed: closedSchema.nullable().default(null),
   events: z.array(eventSchema).max(1000).optional(),
+  /** What happened at the bench, in its order. */
+  log: z.array(benchEventSchema).max(10_000).optional(),
   /** Figure id → what was weighed of the bowls that lines share: fillings, frostings, coats. */
   measured: measuredValues.optional(),
   /** What was said to be there when the run was wished for: it is not bought. */

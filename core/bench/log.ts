@@ -1,0 +1,98 @@
+import type { BenchClock, BenchEvent } from '../model/documents';
+
+/** How a chore stands by what was told of it. */
+export interface Told {
+  /** ms since the epoch; null where nobody said so. */
+  readonly begunAt: number | null;
+  readonly endedAt: number | null;
+  readonly skipped: boolean;
+  readonly clock: BenchClock | null;
+  /** When it was last looked at and not ready, and how much longer it was given then, s. */
+  readonly lookedAt: number | null;
+  readonly moreS: number;
+}
+
+/** The bench as its log leaves it: the same whenever it is read, and valid after every event. */
+export interface BenchState {
+  readonly chores: ReadonlyMap<string, Told>;
+  /** Lines that somebody else works at. */
+  readonly away: ReadonlySet<string>;
+  readonly lost: ReadonlyMap<string, number>;
+  /** ms since the epoch since when all stands still; null where it does not. */
+  readonly pausedAt: number | null;
+}
+
+const UNTOLD: Told = {
+  begunAt: null,
+  endedAt: null,
+  skipped: false,
+  clock: null,
+  lookedAt: null,
+  moreS: 0,
+};
+
+/** Events that count: what was undone, and the undoing, left out. An undoing can be undone. */
+export function counted(log: readonly BenchEvent[]): BenchEvent[] {
+  const gone = new Set<string>();
+  // What was said last is read first: an undoing that is undone undoes nothing.
+  for (const event of [...log].reverse())
+    if (event.what === 'undone' && !gone.has(event.id)) gone.add(event.event);
+  return log.filter((event) => event.what !== 'undone' && !gone.has(event.id));
+}
+
+/** What all events come to. */
+export function benchStateOf(log: readonly BenchEvent[]): BenchState {
+  const chores = new Map<string, Told>();
+  const away = new Set<string>();
+  const lost = new Map<string, number>();
+  let pausedAt: number | null = null;
+  const tell = (chore: string, over: (before: Told) => Partial<Told>) => {
+    const before = chores.get(chore) ?? UNTOLD;
+    chores.set(chore, { ...before, ...over(before) });
+  };
+  for (const event of counted(log)) {
+    switch (event.what) {
+      case 'begun':
+        tell(event.chore, () => ({ begunAt: event.at, endedAt: null, clock: event.clock ?? null }));
+        break;
+      case 'done':
+        tell(event.chore, ({ begunAt }) => ({ begunAt: begunAt ?? event.at, endedAt: event.at }));
+        break;
+      case 'skipped':
+        tell(event.chore, ({ begunAt }) => ({
+          begunAt: begunAt ?? event.at,
+          endedAt: event.at,
+          skipped: true,
+        }));
+        break;
+      case 'not yet':
+        tell(event.chore, () => ({ lookedAt: event.at, moreS: event.moreS, endedAt: null }));
+        break;
+      case 'lost':
+        lost.set(event.lineId, (lost.get(event.lineId) ?? 0) + event.pieces);
+        break;
+      case 'handed':
+        if (event.away) away.add(event.lineId);
+        else away.delete(event.lineId);
+        break;
+      case 'paused':
+        pausedAt ??= event.at;
+        break;
+      case 'resumed':
+        pausedAt = null;
+        break;
+      case 'undone':
+        throw new Error('invariant: what is undone does not count');
+    }
+  }
+  return { chores, away, lost, pausedAt };
+}
+
+/** When a clock is expected to be ready, ms since the epoch: as it was begun, or as long after a look as it was given. */
+export const readyAtOf = ({ begunAt, clock, lookedAt, moreS }: Told): number | null => {
+  if (begunAt === null || clock === null) return null;
+  return lookedAt === null ? begunAt + clock.expectedS * 1000 : lookedAt + moreS * 1000;
+};
+
+/** The last event that counts: what going a step back takes away. */
+export const lastOf = (log: readonly BenchEvent[]): BenchEvent | null => counted(log).at(-1) ?? null;

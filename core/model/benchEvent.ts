@@ -1,0 +1,41 @@
+import { z } from 'zod';
+import { MAX_PIECES, id, moment, wholeNumber } from './fields';
+
+const choreId = z.string().min(1).max(200);
+const seconds = z.number().min(0).max(10_000_000);
+
+/** What a clock at the bench runs for: kept with its event, so that it stands by itself whatever becomes of the plan. */
+export const benchClockSchema = z.looseObject({
+  /** What it is: "Cool, load 1". */
+  label: z.string().max(200),
+  /** Of which pieces, and where: "24 cupcakes, Hall oven". */
+  of: z.string().max(300),
+  /** Seconds from its beginning. */
+  expectedS: seconds,
+  latestS: seconds,
+});
+export type BenchClock = z.infer<typeof benchClockSchema>;
+
+const at = { id, at: moment } as const;
+
+/** Something that happened at the bench. */
+export const benchEventSchema = z.discriminatedUnion('what', [
+  z.looseObject({ ...at, what: z.literal('begun'), chore: choreId, clock: benchClockSchema.optional() }),
+  z.looseObject({ ...at, what: z.literal('done'), chore: choreId }),
+  z.looseObject({ ...at, what: z.literal('skipped'), chore: choreId }),
+  /** Looked at, and it takes so much longer from then on. */
+  z.looseObject({ ...at, what: z.literal('not yet'), chore: choreId, moreS: seconds }),
+  z.looseObject({
+    ...at,
+    what: z.literal('lost'),
+    lineId: id,
+    pieces: wholeNumber('pieces', 1, MAX_PIECES),
+  }),
+  /** A line goes to somebody else, or comes back. */
+  z.looseObject({ ...at, what: z.literal('handed'), lineId: id, away: z.boolean() }),
+  z.looseObject({ ...at, what: z.literal('paused') }),
+  z.looseObject({ ...at, what: z.literal('resumed') }),
+  /** An event that never counted. */
+  z.looseObject({ ...at, what: z.literal('undone'), event: id }),
+]);
+export type BenchEvent = z.infer<typeof benchEventSchema>;
