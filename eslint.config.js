@@ -25,7 +25,7 @@ const CORE = {
   exchange: ['formula', 'model', 'param', 'quantity'],
   plan: ['caution', 'figure', 'formula', 'line', 'model', 'param', 'piece', 'process', 'quantity'],
   schedule: ['figure', 'formula', 'line', 'model', 'plan', 'process', 'quantity'],
-  bench: ['figure', 'line', 'model', 'plan', 'process', 'quantity', 'schedule'],
+  bench: ['figure', 'formula', 'line', 'model', 'plan', 'process', 'quantity', 'schedule'],
 };
 const core = (name) => `core/${name}`;
 const ALL_OF_CORE = Object.keys(CORE).map(core);

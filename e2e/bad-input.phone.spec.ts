@@ -60,7 +60,7 @@ test('a weight no bowl has', async ({ page }) => {
   await page.keyboard.press('Enter');
   // One gram of batter makes nothing, and the plan says so instead of breaking.
   await expect.poll(() => spoken(page, 'count.made')).toContain(': 0');
-  await page.getByRole('tab', { name: 'Bake' }).click();
+  await page.getByRole('tab', { name: 'Bench' }).click();
   await expect(page.getByText('There is not enough for a single piece. Look at the sums.')).toBeVisible();
 });
 

@@ -22,7 +22,7 @@ async function choose(page: Page, field: string, option: RegExp): Promise<void> 
   await expect(page.getByRole('dialog')).toHaveCount(0);
 }
 
-async function stage(page: Page, name: 'Pieces' | 'Sums' | 'Gather' | 'Bake'): Promise<void> {
+async function stage(page: Page, name: 'Pieces' | 'Sums' | 'Gather' | 'Bench'): Promise<void> {
   await page.getByRole('tab', { name, exact: true }).click();
   await expect(page.getByRole('tab', { name, exact: true, selected: true })).toBeVisible();
 }
@@ -105,7 +105,7 @@ test('mug cakes: several mugs at once, at half power', async ({ page }) => {
   expect(await spoken(page, 'micro.time')).not.toBe(before);
   await expect(page.getByText('2 turns in the microwave: 2 + 2')).toBeVisible();
   await compare(page, id, 15);
-  await stage(page, 'Bake');
+  await stage(page, 'Bench');
   await page.getByRole('button', { name: /^Load 1 in/ }).click();
   await expect(page.getByRole('timer')).toBeVisible();
 });

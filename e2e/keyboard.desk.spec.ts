@@ -15,7 +15,7 @@ test('a whole batch at the desk by keyboard, from the wish to the closed log', a
   await page.getByRole('button', { name: 'Start' }).focus();
   await page.keyboard.press('Enter');
   await expect.poll(() => spoken(page, 'count.made')).toContain(': 36');
-  await page.getByRole('tab', { name: 'Bake' }).focus();
+  await page.getByRole('tab', { name: 'Bench' }).focus();
   await page.keyboard.press('Enter');
   for (const load of [1, 2]) {
     await page.getByRole('button', { name: new RegExp(`^Load ${load} in`) }).focus();

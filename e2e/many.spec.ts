@@ -87,7 +87,7 @@ test('a run of forty lines with long names: all of it there, none of it cut, and
   await page.getByRole('tab', { name: 'Sums', exact: true }).click();
   await page.getByRole('tab', { name: /^108 / }).click();
   await expect.poll(() => spoken(page, 'count.made')).toMatch(/: \d+/);
-  for (const stage of ['Gather', 'Bake']) {
+  for (const stage of ['Gather', 'Bench']) {
     await page.getByRole('tab', { name: stage, exact: true }).click();
     await expect(page.getByRole('tab', { name: stage, exact: true, selected: true })).toBeVisible();
     expect(await sticking(page)).toEqual([]);

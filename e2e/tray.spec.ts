@@ -120,7 +120,7 @@ test('a tray of cupcakes, from a pasted formula to a baked and undone batch', as
   });
 
   await test.step('8. bake: the clock shows its three times, survives a reload, keeps each look', async () => {
-    await page.getByRole('tab', { name: 'Bake' }).click();
+    await page.getByRole('tab', { name: 'Bench' }).click();
     await page.getByRole('button', { name: /^Load 1 in/ }).click();
     const timer = page.getByRole('timer');
     await expect(timer).toContainText(/1[5-9]:\d\d|2[0-2]:\d\d/);

@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { create } from 'zustand';
 import type { RunDoc } from '../core/model/documents';
-import type { DayFile, RunDay, WayOut } from '../core/schedule/chores';
-import { askDay, askWaysOut } from '../workers/dayPlanner';
+import type { DayFile, DayLeft, LeftQuestion, RunDay, WayOut } from '../core/schedule/chores';
+import { askDay, askDayLeft, askWaysOut } from '../workers/dayPlanner';
 import { minutesOf } from '../core/model/localTime';
 import { useNow } from './clock';
 import { runsIn, type Docs } from './documents';
@@ -154,4 +154,31 @@ export function useWaysOut(view: DayView, wanted: boolean): readonly WayOut[] | 
     };
   }, [wanted, day, share, found]);
   return day && found?.day === day ? found.ways : null;
+}
+
+/** What is left of a day, laid anew whenever something is told at the bench, and with every minute; null until it is known. */
+export function useDayLeft(question: LeftQuestion | null): DayLeft | null {
+  const [left, setLeft] = useState<DayLeft | null>(null);
+  const latest = useRef(question);
+  useEffect(() => {
+    latest.current = question;
+  });
+  const key =
+    question &&
+    `${question.nowAt}|${[...question.stood].map(([id, { endedAgoS }]) => `${id}${endedAgoS === null ? '+' : ''}`).join()}`;
+  const chores = question?.day.chores;
+  useEffect(() => {
+    if (!latest.current || key === null) return undefined;
+    let wanted = true;
+    askDayLeft(latest.current).then(
+      (found) => {
+        if (wanted) setLeft(found);
+      },
+      () => undefined,
+    );
+    return () => {
+      wanted = false;
+    };
+  }, [key, chores]);
+  return question ? left : null;
 }

@@ -33,10 +33,11 @@ jest.mock('../workers/planner', () => {
 
 // A few orders are enough here: the search itself has tests of its own.
 jest.mock('../workers/dayPlanner', () => {
-  const { dayOfFile, waysOut } = jest.requireActual<typeof WorkModule>('../core/schedule/chores');
+  const { dayLeft, dayOfFile, waysOut } = jest.requireActual<typeof WorkModule>('../core/schedule/chores');
   const { toEnd } = jest.requireActual<typeof SolverModule>('../core/schedule/solver');
   return {
-    askDay: (file: WorkModule.DayFile) => Promise.resolve(toEnd(dayOfFile(file, 12))),
+    askDay: (file: WorkModule.DayFile) => Promise.resolve(toEnd(dayOfFile(file, 6))),
+    askDayLeft: (question: WorkModule.LeftQuestion) => Promise.resolve(dayLeft(question)),
     askWaysOut: (file: WorkModule.DayFile, day: WorkModule.RunDay) =>
       Promise.resolve(toEnd(waysOut(file, day, 12))),
   };

@@ -1,5 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { DayFile, RunDay, WayOut } from '../core/schedule/chores';
+import type { DayFile, DayLeft, LeftQuestion, RunDay, WayOut } from '../core/schedule/chores';
 import type { DayPlanner, Told } from './dayPlanner.worker';
 
 let remote: Remote<DayPlanner> | null = null;
@@ -17,3 +17,7 @@ export const askDay = async (
 /** What would give the day time, each tried. */
 export const askWaysOut = async (file: DayFile, day: RunDay, told: Told): Promise<WayOut[] | null> =>
   planner().waysOut(file, day, proxy(told));
+
+/** What is left of a day, laid anew around what has been done. */
+export const askDayLeft = async (question: LeftQuestion): Promise<DayLeft | null> =>
+  planner().dayLeft(question);

@@ -1,5 +1,14 @@
 import { expose } from 'comlink';
-import { dayOfFile, waysOut, type DayFile, type RunDay, type WayOut } from '../core/schedule/chores';
+import {
+  dayLeft,
+  dayOfFile,
+  waysOut,
+  type DayFile,
+  type DayLeft,
+  type LeftQuestion,
+  type RunDay,
+  type WayOut,
+} from '../core/schedule/chores';
 
 /** Told how far it is, 0 to 1. */
 export type Told = (share: number) => void;
@@ -35,6 +44,7 @@ const asked = (what: string) => {
 export const dayPlanner = {
   dayOf: (file: DayFile, about: string, told: Told): Promise<RunDay | null> =>
     inStretches(dayOfFile(file), asked(`${about}:${file.run.id}`), told),
+  dayLeft: (question: LeftQuestion): DayLeft | null => dayLeft(question),
   waysOut: (file: DayFile, day: RunDay, told: Told): Promise<WayOut[] | null> =>
     inStretches(waysOut(file, day), asked(`ways:${file.run.id}`), told),
 };

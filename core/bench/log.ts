@@ -94,5 +94,11 @@ export const readyAtOf = ({ begunAt, clock, lookedAt, moreS }: Told): number | n
   return lookedAt === null ? begunAt + clock.expectedS * 1000 : lookedAt + moreS * 1000;
 };
 
+/** When somebody has to see to it, ms since the epoch: the first look into a heat, else when it is expected to be ready. */
+export const dueAtOf = (told: Told): number | null =>
+  told.begunAt !== null && told.lookedAt === null && told.clock?.firstLookS !== undefined
+    ? told.begunAt + told.clock.firstLookS * 1000
+    : readyAtOf(told);
+
 /** The last event that counts: what going a step back takes away. */
 export const lastOf = (log: readonly BenchEvent[]): BenchEvent | null => counted(log).at(-1) ?? null;

@@ -1,5 +1,6 @@
 import type { ClockDoc, RunDoc } from '../model/documents';
 import type { Chore } from '../schedule/chores/chore';
+import type { Stood } from '../schedule/chores/dayLeft';
 import { stemOf } from './amounts';
 import { benchStateOf, readyAtOf, type BenchState } from './log';
 
@@ -130,5 +131,19 @@ export function waitsAfter(chore: Chore, chores: readonly Chore[], bench: Bench)
       one.after.every(
         ({ chore: id }) => id === chore.id || (bench.standing.get(id)?.is ?? 'ended') === 'ended',
       ),
+  );
+}
+
+/** The same as the planner of what is left has it: s ago. */
+export function stoodOf({ standing }: Bench, now: number): Map<string, Stood> {
+  const ago = (at: number) => Math.max(0, (now - at) / 1000);
+  return new Map(
+    [...standing].flatMap(([id, own]): [string, Stood][] => {
+      if (own.is === 'open') return [];
+      if (own.is === 'ended')
+        return [[id, { begunAgoS: ago(own.endedAt), endedAgoS: ago(own.endedAt), leftS: null }]];
+      const leftS = own.readyAt === null ? null : Math.max(0, (own.readyAt - now) / 1000);
+      return [[id, { begunAgoS: ago(own.begunAt), endedAgoS: null, leftS }]];
+    }),
   );
 }

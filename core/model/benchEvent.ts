@@ -10,7 +10,8 @@ export const benchClockSchema = z.looseObject({
   label: z.string().max(200),
   /** Of which pieces, and where: "24 cupcakes, Hall oven". */
   of: z.string().max(300),
-  /** Seconds from its beginning. */
+  /** Seconds from its beginning. The first look, where somebody has to look into a heat. */
+  firstLookS: seconds.optional(),
   expectedS: seconds,
   latestS: seconds,
 });

@@ -11,7 +11,7 @@ import { useDocuments, useNumberStyle } from '../../state/store';
 import { MainAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Screen } from '../../ui/screen';
-import { Body, Small } from '../../ui/text';
+import { Body } from '../../ui/text';
 import { LoadClock } from '../runs/LoadClock';
 import { stageHref } from '../runs/stages';
 
@@ -58,14 +58,11 @@ export function BenchScreen() {
       {running.length === 0 ? (
         <Card title="No clock is running">
           <Body>
-            Start one at the Bake stage of a run, as the oven door shuts. All running clocks stand here
-            together.
+            Loads in the oven stand here, of all runs together. The step in hand stands at the bench of its
+            run.
           </Body>
         </Card>
       ) : null}
-      <Small>
-        Oven clocks so far. The step in hand, with its amount and its look-for test, comes here next.
-      </Small>
     </Screen>
   );
 }

@@ -36,7 +36,7 @@ export function DayScreen({ id }: { readonly id: string }) {
         whole.lines.every((line) => !line.planned) ? (
           <BackToPieces runId={id} />
         ) : (
-          <MainAction title="To the bake" onPress={() => router.navigate(stageHref(id, 'bake'))} />
+          <MainAction title="To the bench" onPress={() => router.navigate(stageHref(id, 'bake'))} />
         )
       }
     >

@@ -3,44 +3,87 @@ import { useKeepAwake } from 'expo-keep-awake';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { startClock } from '../../core/bench';
+import { nextLookAt, startClock } from '../../core/bench';
+import { loadOf } from '../../core/bench/standing';
 import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan } from '../../core/plan';
 import { inStyle, showText, type NumberStyle, counted } from '../../core/quantity';
 import { newId } from '../../state/ids';
+import { useBench, type BenchView } from '../../state/benchView';
+import { runIn } from '../../state/documents';
 import type { OpenRun } from '../../state/plans';
-import { changeRunOf, useNumberStyle, useScreen } from '../../state/store';
+import { changeRunOf, useDocuments, useNumberStyle } from '../../state/store';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
-import { CautionLine } from '../../ui/notice';
 import { Body, Small, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
-import { FigureView } from '../../ui/figure';
+import { Columns, useWide } from '../../ui/screen';
+import { BenchFoot, BenchRun, DayLine, Look, Meanwhile } from '../bench/BenchRun';
+import { lineName } from '../day/day.words';
 import { CloseSheet } from './CloseSheet';
 import { CoreCurve } from './CoreCurve';
 import { LoadClock } from './LoadClock';
 import { BackToPieces, LineFault, RunFrame } from './RunFrame';
+import { pieceWords } from './words';
 
-/** Loads going in and coming out, each with its clock. */
+/** The bench of a run: the step in hand, its clocks, what comes next. */
 export function BakeScreen({ id }: { readonly id: string }) {
   useKeepAwake();
+  const run = useDocuments(({ docs }) => runIn(docs, id));
+  return run ? (
+    <Bench run={run} />
+  ) : (
+    <RunFrame id={id} stage="bake">
+      {() => null}
+    </RunFrame>
+  );
+}
+
+function Bench({ run: { id }, run: now }: { readonly run: RunDoc }) {
   const [closing, setClosing] = useState(false);
+  // One look at the bench for the card and for the thumb: they never speak of two steps.
+  const view = useBench(now);
+  const wide = useWide();
   return (
     <RunFrame
       id={id}
       stage="bake"
-      ofLine
-      foot={(open) => <Foot open={open} onClose={() => setClosing(true)} />}
+      broad
+      foot={(open) => <Foot open={open} view={view} onClose={() => setClosing(true)} />}
     >
-      {({ run, whole, line }) => (
+      {({ run, whole }) => (
         <>
-          {line.planned ? <Loads run={run} plan={line} /> : <LineFault line={line} />}
+          {whole.lines.map((line) =>
+            !line.planned ? (
+              <LineFault key={line.line.id} line={line} named={run.lines.length > 1} />
+            ) : line.parts.count.made.value === 0 ? (
+              <Body
+                key={line.line.id}
+              >{`${several(run) ? `${lineName(run, line.line.id)}: there` : 'There'} is not enough for a single piece. Look at the sums.`}</Body>
+            ) : null,
+          )}
+          {run.closed ? null : <DayLine run={run} view={view} />}
+          {/* A look that is due goes before whatever is in hand. */}
+          {wide || !lookDue(run, view.now) ? null : <Loads run={run} whole={whole} view={view} />}
+          <Columns>
+            {run.closed ? null : <BenchRun run={run} whole={whole} view={view} />}
+            <View style={{ gap: space(2) }}>
+              {!wide && lookDue(run, view.now) ? null : <Loads run={run} whole={whole} view={view} />}
+              {run.closed ? null : <Meanwhile run={run} view={view} />}
+            </View>
+          </Columns>
+          {wide ? null : <Look />}
           <CloseSheet run={run} whole={whole} visible={closing} onClose={() => setClosing(false)} />
         </>
       )}
     </RunFrame>
   );
 }
+
+const several = ({ lines }: RunDoc) => lines.length > 1;
+
+const lookDue = ({ clocks, closed }: RunDoc, now: number): boolean =>
+  !closed && clocks.some((clock) => clock.endedAt === null && nextLookAt(clock) <= now);
 
 const startedIn = (run: RunDoc, { line }: LinePlan, load: number) =>
   run.clocks.find((clock) => clock.load === load && clock.lineId === line.id);
@@ -49,7 +92,7 @@ const startedIn = (run: RunDoc, { line }: LinePlan, load: number) =>
 const loadsOf = ({ parts }: LinePlan): readonly number[] => parts.clocked?.sizes ?? [];
 
 /** Puts a load in: its clock goes by what the plan expects at this moment. */
-function putIn(run: RunDoc, plan: LinePlan, load: number): void {
+function putIn(run: RunDoc, plan: LinePlan, load: number, pieces: number): void {
   const { clocked } = plan.parts;
   if (!clocked) return;
   const { time, firstLook } = load === clocked.sizes.length && clocked.last ? clocked.last : clocked;
@@ -57,94 +100,116 @@ function putIn(run: RunDoc, plan: LinePlan, load: number): void {
     newId('clock'),
     plan.line.id,
     load,
-    loadsOf(plan)[load - 1] ?? 1,
+    pieces,
     { firstLookS: firstLook.value, expectedS: time.value, latestS: time.high },
     steadyNow(),
   );
   changeRunOf(`Load ${load} in`, run.id, (now) => ({ ...now, clocks: [...now.clocks, clock] }));
 }
 
-function Foot({ open, onClose }: { readonly open: OpenRun; readonly onClose: () => void }) {
+function Foot({
+  open,
+  view,
+  onClose,
+}: {
+  readonly open: OpenRun;
+  readonly view: BenchView;
+  readonly onClose: () => void;
+}) {
   const router = useRouter();
-  const { run, whole, line } = open;
+  const { run, whole } = open;
   if (run.closed) return <MainAction title="To the logbook" onPress={() => router.navigate('/logbook')} />;
   if (whole.lines.every((one) => !one.planned)) return <BackToPieces runId={run.id} />;
-  const plan = line.planned ? line : null;
-  const next = plan ? loadsOf(plan).findIndex((_, i) => !startedIn(run, plan, i + 1)) + 1 : 0;
   const baking = run.clocks.some((clock) => clock.endedAt === null);
-  if (plan && next > 0 && !baking) {
-    return (
-      <MainAction title={`Load ${next} in: start its clock`} large onPress={() => putIn(run, plan, next)} />
-    );
-  }
-  if (plan && next > 0)
-    return <QuietAction title={`Load ${next} in as well`} large onPress={() => putIn(run, plan, next)} />;
-  if (baking) return null;
-  const waiting = whole.lines.find(
+  const waiting = whole.lines.some(
     (one) => one.planned && loadsOf(one).some((_, i) => !startedIn(run, one, i + 1)),
   );
-  if (waiting && waiting.line.id !== line.line.id) {
-    return (
-      <QuietAction
-        title="To the next line"
-        large
-        onPress={() => useScreen.getState().lookAt(run.id, waiting.line.id)}
-      />
-    );
-  }
-  return <MainAction title="Close the run" large onPress={onClose} />;
+  return (
+    <>
+      <BenchFoot run={run} whole={whole} view={view} />
+      {/* Nothing is in the oven, and nothing has to go in any more. */}
+      {!baking && !waiting ? <QuietAction title="Close the run" large onPress={onClose} /> : null}
+    </>
+  );
 }
 
-function Loads({ run, plan }: { readonly run: RunDoc; readonly plan: LinePlan }) {
+/** Loads in the oven with their clocks, and those that have still to go in. */
+function Loads({
+  run,
+  whole,
+  view,
+}: {
+  readonly run: RunDoc;
+  readonly whole: OpenRun['whole'];
+  readonly view: BenchView;
+}) {
   const style = useNumberStyle();
-  const sizes = loadsOf(plan);
-  const tests = plan.tests.map((test) => inStyle(test, style));
-  const running = run.clocks
-    .filter(({ lineId }) => lineId === plan.line.id)
-    .sort((a, b) => Number(a.endedAt !== null) - Number(b.endedAt !== null) || a.load - b.load);
-  const waiting = sizes
-    .map((pieces, i) => ({ pieces, load: i + 1 }))
-    .filter(({ load }) => !startedIn(run, plan, load));
-  const of = { runId: run.id, lineId: plan.line.id };
+  const { inHand } = view;
+  const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
+  const of = (lineId: string) => plans.find(({ line }) => line.id === lineId);
+  const several = plans.length > 1;
+  const clocks = [...run.clocks].sort(
+    (a, b) => Number(a.endedAt !== null) - Number(b.endedAt !== null) || a.startedAt - b.startedAt,
+  );
+  const waiting = plans.flatMap((plan) =>
+    loadsOf(plan)
+      .map((planned, i) => {
+        const load = i + 1;
+        // As the day groups them, where it does so otherwise than the plan.
+        const own = view.chores.find((one) => loadOf(one) === load && one.lineIds.includes(plan.line.id));
+        return { plan, pieces: own?.pieces ?? planned, load };
+      })
+      .filter(({ load }) => !startedIn(run, plan, load)),
+  );
+  const first = waiting.filter(({ plan }, i) => waiting.findIndex((one) => one.plan === plan) === i);
+  const inHandIs = (plan: LinePlan, load: number) =>
+    inHand !== null && loadOf(inHand) === load && inHand.lineIds.includes(plan.line.id);
+  const baked = inHand?.kind === 'oven' ? of(inHand.lineIds[0] ?? '') : several ? undefined : plans[0];
   return (
     <>
       {run.closed ? (
         <Body>{`Closed with ${run.closed.made} made. Its record is in the logbook.`}</Body>
       ) : null}
-      {running.map((clock) => (
-        <LoadClock
-          key={clock.id}
-          run={run}
-          clock={clock}
-          tests={tests}
-          title={`Load ${clock.load} of ${Math.max(sizes.length, clock.load)}: ${clock.pieces} pieces`}
-        />
-      ))}
+      {clocks.map((clock) => {
+        const plan = of(clock.lineId);
+        const loads = plan ? loadsOf(plan).length : 1;
+        return (
+          <LoadClock
+            key={clock.id}
+            run={run}
+            clock={clock}
+            tests={(plan?.tests ?? []).map((test) => inStyle(test, style))}
+            title={`Load ${clock.load} of ${Math.max(loads, clock.load)}: ${several ? lineName(run, clock.lineId) : `${clock.pieces} pieces`}`}
+          />
+        );
+      })}
       {waiting.length > 0 && !run.closed ? (
-        <Card title={run.clocks.length === 0 ? 'Fill and bake' : 'Still to go in'}>
-          {run.clocks.length === 0 ? (
-            <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4) }}>
-              {plan.parts.clocked?.shows.map(({ id: figureId }) => (
-                <FigureView key={figureId} {...of} figure={plan.figure(figureId)} />
-              ))}
-            </View>
-          ) : null}
-          {waiting.map(({ load, pieces }) => (
-            <View key={load} style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+        <Card title="Still to go in">
+          {waiting.slice(0, 6).map(({ plan, load, pieces }) => (
+            <View
+              key={`${plan.line.id}-${load}`}
+              style={{ flexDirection: 'row', justifyContent: 'space-between', gap: space(2) }}
+            >
               <Strong>{`Load ${load}`}</Strong>
-              <Body>{loadWords(plan, pieces, style)}</Body>
+              <Body style={{ flex: 1, textAlign: 'right' }}>
+                {`${loadWords(plan, pieces, style)}${several ? `, ${pieceWords(plan.line)}` : ''}`}
+              </Body>
             </View>
           ))}
-          <Small>Level each as it is filled. The clock starts when the door shuts.</Small>
+          {waiting.length > 6 ? <Small>{`And ${waiting.length - 6} more.`}</Small> : null}
+          {first
+            .filter(({ plan, load }) => !inHandIs(plan, load))
+            .map(({ plan, load, pieces }) => (
+              <QuietAction
+                key={plan.line.id}
+                title={`Load ${load} in: start its clock${several ? `, ${lineName(run, plan.line.id)}` : ''}`}
+                onPress={() => putIn(run, plan, load, pieces)}
+              />
+            ))}
+          <Small>The clock starts when the door shuts. What comes before it counts as done then.</Small>
         </Card>
       ) : null}
-      {sizes.length > 0 && !run.closed ? <CoreCurve plan={plan} /> : null}
-      {sizes.length === 0 ? <NoBaking plan={plan} /> : null}
-      {plan.cautions
-        .filter(({ place }) => place === 'bake' || place === 'microwave' || place === 'cool')
-        .map((caution) => (
-          <CautionLine key={caution.id} words={caution.words} />
-        ))}
+      {baked && loadsOf(baked).length > 0 && !run.closed ? <CoreCurve plan={baked} /> : null}
     </>
   );
 }
@@ -155,15 +220,4 @@ function loadWords({ parts }: LinePlan, pieces: number, style: NumberStyle): str
   if (!clocked) return String(pieces);
   const n = clocked.inLoad ?? pieces;
   return `${counted(n, clocked.of)} of ${showText(clocked.each.value, 'g', style)}`;
-}
-
-/** A line with nothing in an oven: its hours stand in the day. */
-function NoBaking({ plan }: { readonly plan: LinePlan }) {
-  const words =
-    plan.parts.count.made.value === 0
-      ? 'There is not enough for a single piece. Look at the sums.'
-      : plan.parts.micro
-        ? 'Its cake comes from the microwave, one bowl after another. The sums say how long.'
-        : 'Nothing of this line goes into the oven by load. The day in its sums says what sets when.';
-  return <Body>{words}</Body>;
 }

@@ -9,7 +9,7 @@ export const STAGES: readonly { readonly stage: Stage; readonly name: string }[]
   { stage: 'sums', name: 'Sums' },
   { stage: 'gather', name: 'Gather' },
   { stage: 'day', name: 'Day' },
-  { stage: 'bake', name: 'Bake' },
+  { stage: 'bake', name: 'Bench' },
 ];
 
 export const stageHref = (id: string, stage: Stage): Href => ({

@@ -13,6 +13,7 @@ import { Tap } from '../../ui/tap';
 import { Small } from '../../ui/text';
 import { FONT, WIDE, space, useTokens } from '../../ui/theme';
 import { BringIn } from '../exchange/BringIn';
+import { ClockStrip } from './ClockStrip';
 import { PLACES } from './places';
 import { SaveFault } from './SaveFault';
 import { Shortcuts } from './Shortcuts';
@@ -35,8 +36,10 @@ export function Shell({
         <SaveFault />
         {missing ? <PartMissing /> : null}
         <NewVersion />
+        {wide ? <ClockStrip /> : null}
         {children}
       </View>
+      {wide ? null : <ClockStrip />}
       {wide ? null : <Places wide={false} />}
       <WhySheet />
       <BringIn />

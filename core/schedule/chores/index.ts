@@ -1,6 +1,8 @@
 export { thingKey } from './chore';
 export type { Chore, ChoreGap, ChoreHold, Part, Takes, Thing } from './chore';
 export { problemOf } from './problemOf';
+export { dayLeft } from './dayLeft';
+export type { DayLeft, LeftQuestion, Stood } from './dayLeft';
 export { dayInSteps, dayOfRun, keptTooLong, nightsBefore } from './runDay';
 export type { DayEffort, DayQuestion, OvenTurn, RunDay, Timed } from './runDay';
 export { groupingsOf, workOf } from './runWork';

@@ -184,17 +184,17 @@ function* regrouped(
   const { kitchen, beside = [], changes } = question;
   let grouped: GroupedRuns = new Map();
   let best = plain;
-  for (const { runId, regroup } of ways) {
+  for (const { runId, regroup, worthS } of ways) {
     const runs = new Map(grouped).set(runId, regroup(grouped.get(runId) ?? AS_PLANNED));
     const work = together(own, beside, kitchen, changes, runs);
     const posed = posedAt(question, work, 0);
     const found: Found | null = yield* backwardsInSteps(posed.problem, {
       ...options,
-      tries: Math.max(LEAST_TRIES, Math.ceil((options.tries * GROUPING_SHARE) / ways.length)),
+      tries: Math.ceil((options.tries * GROUPING_SHARE) / ways.length),
       // The day that stands is where to begin, for all chores that are the same.
       from: startsOf(work, best),
     });
-    if (!found || scoreOf(found.worth) > scoreOf(best.found.worth) - GROUPING_WORTH_S) continue;
+    if (!found || scoreOf(found.worth) > scoreOf(best.found.worth) - worthS) continue;
     best = { work, posed, found };
     grouped = runs;
   }
@@ -214,17 +214,15 @@ function startsOf(work: Together, { work: before, found }: Attempt): number[] {
   return work.chores.map(({ id, lineIds }) => known.get(id) ?? ofLine(lineIds));
 }
 
-/** Other ways to group are tried with so much of the search, each of them a little, and taken where they are worth so much, s. */
+/** Other ways to group are tried with so much of the search, each of them a little. */
 const GROUPING_SHARE = 0.4;
-const LEAST_TRIES = 8;
-const GROUPING_WORTH_S = 60;
 /** Ways to group that are tried at most. */
 const GROUPINGS = 8;
 
 const groupingsOf = (runs: readonly AskedRun[], kitchen: KitchenDoc) =>
   [...runs]
     .sort((a, b) => (a.id < b.id ? -1 : 1))
-    .flatMap((run) => groupingsOfRun(run.whole, kitchen).map((regroup) => ({ regroup, runId: run.id })))
+    .flatMap((run) => groupingsOfRun(run.whole, kitchen).map((one) => ({ ...one, runId: run.id })))
     .slice(0, GROUPINGS);
 
 /** The same day where it keeps clear of the nights; else found anew. */

@@ -22,11 +22,20 @@ export interface Grouped {
 }
 export const AS_PLANNED: Grouped = { sizes: new Map(), mixed: new Set() };
 
+/** Another way to group, and what a day must gain for it to be taken, s. */
+export interface Regrouping {
+  readonly regroup: (now: Grouped) => Grouped;
+  readonly worthS: number;
+}
+/** A bowl less is worth having by itself; loads of one size bake alike, and are given up for minutes only. Basis: judgement. */
+const MIXED_WORTH_S = 60;
+const SIZES_WORTH_S = 300;
+
 /** Ways to group a run's work otherwise: a bowl for several lines, full loads and rounds first or last. */
-export function groupingsOf(whole: RunPlan, kitchen: KitchenDoc): ((now: Grouped) => Grouped)[] {
-  const mixed = sharedBowls(whole, mixableMl(kitchen)).map(({ key }) => (now: Grouped): Grouped => ({
-    ...now,
-    mixed: new Set([...now.mixed, key]),
+export function groupingsOf(whole: RunPlan, kitchen: KitchenDoc): Regrouping[] {
+  const mixed = sharedBowls(whole, mixableMl(kitchen)).map(({ key }): Regrouping => ({
+    regroup: (now) => ({ ...now, mixed: new Set([...now.mixed, key]) }),
+    worthS: MIXED_WORTH_S,
   }));
   const sized = whole.lines.flatMap((plan) => {
     if (!plan.planned) return [];
@@ -37,9 +46,9 @@ export function groupingsOf(whole: RunPlan, kitchen: KitchenDoc): ((now: Grouped
     const full = mould ? fullLoads(all, mould.cavities * mould.owned) : (parts.loadPlan?.unevened ?? []);
     const even = full.length !== loads.sizes.length || full.every((size, i) => size === loads.sizes[i]);
     if (even) return [];
-    return [full, [...full].reverse()].map((sizes) => (now: Grouped): Grouped => ({
-      ...now,
-      sizes: new Map(now.sizes).set(line.id, sizes),
+    return [full, [...full].reverse()].map((sizes): Regrouping => ({
+      regroup: (now) => ({ ...now, sizes: new Map(now.sizes).set(line.id, sizes) }),
+      worthS: SIZES_WORTH_S,
     }));
   });
   return [...mixed, ...sized];

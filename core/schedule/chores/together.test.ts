@@ -149,7 +149,7 @@ describe('pieces grouped otherwise', () => {
     const whole = planWhole(of);
     const all = groupingsOf(whole, of.kitchen);
     expect(all.length).toBeGreaterThan(0);
-    for (const { sizes } of all.map((regroup) => regroup(AS_PLANNED)))
+    for (const { sizes } of all.map(({ regroup }) => regroup(AS_PLANNED)))
       for (const [lineId, own] of sizes) {
         const plan = whole.lines.find(({ line }) => line.id === lineId);
         const planned = plan?.planned ? plan.loads.sizes : [];

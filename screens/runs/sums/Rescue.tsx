@@ -175,15 +175,48 @@ function kindsOf(plan: LinePlan, vesselId: string): Kind[] {
   return out;
 }
 
+/** By the name of a step, what goes wrong at it. */
+const FITS: Readonly<Record<string, RegExp>> = {
+  'weigh-out': /^batter/,
+  mix: /^batter/,
+  fill: /^(batter|shell)/,
+  load: /^(raw|sunk|overflowed|some lost)/,
+  bake: /^(raw|sunk|some lost)/,
+  out: /^(stuck|broken|domed|shell|lost in|some lost)/,
+  crumble: /^(binder|overdone)/,
+  bind: /^(binder|overdone)/,
+  roll: /^(binder|overdone)/,
+  stick: /^(binder|broken)/,
+  melt: /^coat/,
+  dip: /^coat/,
+  'coat-a': /^(coat|shell)/,
+  'coat-b': /^(coat|shell)/,
+  back: /^(coat|shell)/,
+  frosting: /^frosting/,
+  colour: /^frosting/,
+  frost: /^frosting/,
+  'fill-in': /^(broken|some lost)/,
+  pack: /^(some lost|broken|coat)/,
+};
+
 /** Something went wrong: what it was, what was weighed of it, and the way out with the run changed. */
-export function Rescue({ run, plan }: Part) {
+export function Rescue({
+  run,
+  plan,
+  stem = null,
+}: Part & {
+  /** The step at which it happened: what fits it stands first. */
+  readonly stem?: string | null;
+}) {
   const kitchen = useKitchen();
   const [open, setOpen] = useState(false);
   const vesselId = finishing(plan.line).coat?.vesselId ?? kitchen.vessels?.[0]?.id ?? '';
   // Without a vessel nothing can be turned into pops.
-  const kinds = kindsOf(plan, vesselId).filter(
+  const there = kindsOf(plan, vesselId).filter(
     ({ id }) => vesselId !== '' || (id !== 'stuck' && id !== 'broken'),
   );
+  const fits = ({ id }: Kind) => (stem !== null && FITS[stem]?.test(id) ? 0 : 1);
+  const kinds = [...there].sort((a, b) => fits(a) - fits(b));
   return (
     <>
       <QuietAction title="Something went wrong" icon="warn" onPress={() => setOpen(true)} />

@@ -1,0 +1,257 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { loadOf } from '../../core/bench/standing';
+import type { RunDoc } from '../../core/model/documents';
+import { counted as countedEvents } from '../../core/bench/log';
+import { begin, finish, stepBack, tell } from '../../state/bench';
+import { takeInHand, useBenchLook, type BenchView } from '../../state/benchView';
+import { onTheWall } from '../../state/clock';
+import { clockText, whenText } from '../../state/time';
+import type { RunPlan } from '../../state/plans';
+import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
+import { Card } from '../../ui/card';
+import { Tap } from '../../ui/tap';
+import { Body, Small, Strong } from '../../ui/text';
+import { space, useTokens } from '../../ui/theme';
+import { lineName, spanText } from '../day/day.words';
+import { Rescue } from '../runs/sums/Rescue';
+import { stageHref } from '../runs/stages';
+import { stemOf } from '../../core/bench/amounts';
+import { StepCard, whose } from './StepCard';
+import { Waits } from './Waits';
+
+interface Of {
+  readonly run: RunDoc;
+  readonly whole: RunPlan;
+}
+
+/** The bench of a run: one thing in hand, what runs meanwhile, what comes next, and whether the day still holds. */
+export function BenchRun({ run, whole, view }: Of & { readonly view: BenchView }) {
+  const { day, inHand, chores, bench, view: search } = view;
+  if (!day || chores.length === 0)
+    return <Small>{search.share === null ? '' : 'Working the day out.'}</Small>;
+  const paused = bench.state.pausedAt !== null;
+  return (
+    <View style={{ gap: space(2) }}>
+      {paused ? (
+        <Card title="Paused">
+          <Body>Clocks of what stands and bakes go on: only the hands rest.</Body>
+          <QuietAction title="Go on" large onPress={() => tell('Go on', run.id, { what: 'resumed' })} />
+        </Card>
+      ) : inHand ? (
+        <StepCard run={run} whole={whole} chore={inHand} chores={chores} />
+      ) : (
+        <Idle view={view} />
+      )}
+      {inHand && !paused ? <StepActions run={run} whole={whole} view={view} /> : null}
+    </View>
+  );
+}
+
+/** What runs by itself, what comes next, and who else works. */
+export function Meanwhile({ run, view }: { readonly run: RunDoc; readonly view: BenchView }) {
+  return (
+    <>
+      <Waits run={run} view={view} />
+      <Next run={run} view={view} />
+      <Away run={run} view={view} />
+    </>
+  );
+}
+
+/** Whether the day holds, in one line, and where to find ways out where it does not. */
+export function DayLine({ run, view }: { readonly run: RunDoc; readonly view: BenchView }) {
+  const router = useRouter();
+  const { left } = view;
+  const { carnelian, ink } = useTokens();
+  if (!left) return null;
+  const late = Math.round(left.lateMin);
+  const own = run.readyAt.slice(0, 10) === left.readyAt.slice(0, 10);
+  const at = own ? clockText(left.readyAt) : whenText(left.readyAt, onTheWall(view.now));
+  const words =
+    late > 0
+      ? `Late: ready about ${at}, ${spanText(late)} after the hour.`
+      : `In time: ready about ${at} if it goes on now${own ? `, ${spanText(-late)} in hand` : ''}.`;
+  return (
+    <View role="status" style={{ gap: space(0.5) }}>
+      <Strong style={{ color: late > 0 ? carnelian : ink }}>{words}</Strong>
+      {late > 0 ? (
+        <QuietAction
+          title="What would give time?"
+          icon="bench"
+          onPress={() => router.navigate(stageHref(run.id, 'day'))}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+/** Nothing can be done: until when, and what it waits for. */
+function Idle({ view }: { readonly view: BenchView }) {
+  const { bench, next } = view;
+  const [first] = bench.running;
+  const [then] = next;
+  return (
+    <Card title={then ? 'Nothing in hand' : 'All is done'}>
+      <Body>
+        {then
+          ? `${first ? `“${first.label}” has to be ready first. ` : ''}Then: ${then.chore.label}, about ${clockText(then.at)}.`
+          : 'Every step has been told. Close the run, and it stands in the logbook.'}
+      </Body>
+    </Card>
+  );
+}
+
+function StepActions({ run, whole, view }: Of & { readonly view: BenchView }) {
+  const { inHand, chores } = view;
+  if (!inHand) return null;
+  const plan = whole.lines.find((one) => one.planned && inHand.lineIds.includes(one.line.id));
+  const [lineId] = inHand.lineIds;
+  const told = countedEvents(run.log ?? []).length > 0;
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
+      {plan?.planned ? <Rescue run={run} plan={plan} stem={stemOf(inHand)} /> : null}
+      <QuietAction
+        title="Skip it"
+        onPress={() => finish(run, inHand, chores, (one) => whose(run, one), 'skipped')}
+      />
+      {told ? <QuietAction title="A step back" icon="undo" onPress={() => stepBack(run)} /> : null}
+      {run.lines.length > 1 && lineId && inHand.lineIds.length === 1 ? (
+        <QuietAction
+          title="Somebody else does this line"
+          onPress={() =>
+            tell(`${lineName(run, lineId)}: by somebody else`, run.id, { what: 'handed', lineId, away: true })
+          }
+        />
+      ) : null}
+      <QuietAction title="Pause" onPress={() => tell('Pause', run.id, { what: 'paused' })} />
+    </View>
+  );
+}
+
+/** How many of what comes next have room. */
+const SHOWN = 4;
+
+function Next({ run, view }: { readonly run: RunDoc; readonly view: BenchView }) {
+  const { next, bench } = view;
+  const { line } = useTokens();
+  if (next.length === 0) return null;
+  const canNow = new Set(bench.ready.map(({ id }) => id));
+  return (
+    <Card title="Next">
+      {next.slice(0, SHOWN).map(({ chore, at }) => {
+        const words = (
+          <>
+            <Small style={{ width: 52 }}>{clockText(at)}</Small>
+            <View style={{ flex: 1 }}>
+              <Body>{chore.label}</Body>
+              {run.lines.length > 1 ? <Small numberOfLines={1}>{whose(run, chore)}</Small> : null}
+            </View>
+          </>
+        );
+        const row = {
+          flexDirection: 'row',
+          gap: space(1),
+          borderBottomWidth: 1,
+          borderBottomColor: line,
+          paddingVertical: space(0.75),
+        } as const;
+        return canNow.has(chore.id) ? (
+          <Tap
+            key={chore.id}
+            label={`${clockText(at)} ${chore.label}, ${whose(run, chore)}. Take it in hand now`}
+            onPress={() => takeInHand(run.id, chore.id)}
+            style={row}
+          >
+            {words}
+            <Small>now</Small>
+          </Tap>
+        ) : (
+          <View key={chore.id} style={row}>
+            {words}
+          </View>
+        );
+      })}
+      {next.length > SHOWN ? <Small>{`And ${next.length - SHOWN} more: see the Day.`}</Small> : null}
+    </Card>
+  );
+}
+
+/** Lines that somebody else works at, to be taken back. */
+function Away({ run, view }: { readonly run: RunDoc; readonly view: BenchView }) {
+  const { away } = view.bench.state;
+  if (away.size === 0) return null;
+  return (
+    <Card title="With somebody else">
+      {[...away].map((lineId) => (
+        <View key={lineId} style={{ gap: space(0.5) }}>
+          <Body>{lineName(run, lineId)}</Body>
+          <QuietAction
+            title={`Take ${lineName(run, lineId)} back`}
+            onPress={() =>
+              tell(`${lineName(run, lineId)} taken back`, run.id, { what: 'handed', lineId, away: false })
+            }
+          />
+        </View>
+      ))}
+    </Card>
+  );
+}
+
+/** How the bench is read: large, aloud, and with leave to ring while another window is open. */
+export function Look() {
+  const { large, aloud } = useBenchLook();
+  const canNote = typeof Notification !== 'undefined' && Notification.permission === 'default';
+  return (
+    <View style={{ gap: space(1) }}>
+      <Chips label="How the bench is read" among="any">
+        <Chip
+          among="any"
+          title="From two metres"
+          selected={large}
+          onPress={() => useBenchLook.setState({ large: !large })}
+        />
+        <Chip
+          among="any"
+          title="Aloud"
+          selected={aloud}
+          onPress={() => useBenchLook.setState({ aloud: !aloud })}
+        />
+      </Chips>
+      {canNote ? (
+        <QuietAction
+          title="Tell me of clocks when I look elsewhere"
+          onPress={() => void Notification.requestPermission()}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+/** The one action of the step in hand; null where there is none. */
+export function BenchFoot({ run, whole, view }: Of & { readonly view: BenchView }) {
+  const { inHand, chores, bench } = view;
+  if (!inHand || bench.state.pausedAt !== null) return null;
+  const load = loadOf(inHand);
+  if (inHand.kind === 'hands')
+    return (
+      <MainAction
+        title={`Done: ${inHand.label}`}
+        large
+        onPress={() => finish(run, inHand, chores, (one) => whose(run, one))}
+      />
+    );
+  return (
+    <MainAction
+      title={
+        inHand.kind === 'ahead'
+          ? `${inHand.label}: begun`
+          : load === null
+            ? 'In: start its clock'
+            : `Load ${load} in: start its clock`
+      }
+      large
+      onPress={() => begin(run, inHand, whole, whose(run, inHand))}
+    />
+  );
+}

@@ -1,0 +1,85 @@
+import { startClock } from '../core/bench';
+import { lastOf } from '../core/bench/log';
+import { benchOf, loadOf, waitsAfter } from '../core/bench/standing';
+import type { BenchClock, BenchEvent, RunDoc } from '../core/model/documents';
+import type { RunPlan } from '../core/plan';
+import type { Chore } from '../core/schedule/chores';
+import { steadyNow } from './clock';
+import { newId } from './ids';
+import { changeRunOf } from './store';
+
+type Untold = {
+  [K in BenchEvent['what']]: Omit<Extract<BenchEvent, { what: K }>, 'id' | 'at'>;
+}[BenchEvent['what']];
+
+const event = (told: Untold, at: number): BenchEvent => ({ ...told, id: newId('event'), at }) as BenchEvent;
+
+/** Puts events into a run's log, as one change. */
+export function tell(label: string, runId: string, ...told: readonly Untold[]): void {
+  const at = steadyNow();
+  changeRunOf(label, runId, (run) => ({
+    ...run,
+    log: [...(run.log ?? []), ...told.map((one) => event(one, at))],
+  }));
+}
+
+/** What a chore's clock runs for, kept with it. */
+export const clockFor = (chore: Chore, of: string): BenchClock => ({
+  label: chore.label,
+  of,
+  expectedS: Math.round(chore.takes.lengthS),
+  latestS: Math.round(
+    chore.takes.lengthS * Math.exp(1.2816 * Math.hypot(chore.takes.shared, chore.takes.own)),
+  ),
+});
+
+/** A chore is done, or left out: what only waits after it begins by itself. */
+export function finish(
+  run: RunDoc,
+  chore: Chore,
+  chores: readonly Chore[],
+  of: (chore: Chore) => string,
+  how: 'done' | 'skipped' = 'done',
+): void {
+  const waits = waitsAfter(chore, chores, benchOf(run, chores, steadyNow()));
+  tell(
+    `${chore.label}: ${how}`,
+    run.id,
+    { what: how, chore: chore.id },
+    ...waits.map((one): Untold => ({ what: 'begun', chore: one.id, clock: clockFor(one, of(one)) })),
+  );
+}
+
+/** Something goes into the heat, or is begun and left alone: its clock starts. */
+export function begin(run: RunDoc, chore: Chore, whole: RunPlan, of: string): void {
+  const load = loadOf(chore);
+  const plan = whole.lines.find((one) => one.planned && chore.lineIds.includes(one.line.id));
+  const clocked = plan?.planned ? plan.parts.clocked : null;
+  if (load === null || !plan?.planned || !clocked) {
+    // Cake that is only baked for its crumb: its sheet or bowl has a first look of its own.
+    const prefix = /\/(bake\d+\.)/.exec(chore.id)?.[1] ?? '';
+    const baked = plan?.planned ? plan.parts.crumbBakes.find((one) => one.prefix === prefix) : undefined;
+    const firstLook =
+      chore.kind === 'oven' ? (baked?.sheet?.bake ?? baked?.microwave?.micro)?.firstLook : undefined;
+    const clock = {
+      ...clockFor(chore, of),
+      ...(firstLook ? { firstLookS: Math.round(firstLook.value) } : {}),
+    };
+    tell(`${chore.label}: begun`, run.id, { what: 'begun', chore: chore.id, clock });
+    return;
+  }
+  const { time, firstLook } = load === clocked.sizes.length && clocked.last ? clocked.last : clocked;
+  const pieces = chore.pieces ?? clocked.sizes[load - 1] ?? 1;
+  const times = { firstLookS: firstLook.value, expectedS: time.value, latestS: time.high };
+  const clock = startClock(newId('clock'), plan.line.id, load, pieces, times, steadyNow());
+  changeRunOf(`Load ${load} in`, run.id, (now) => ({ ...now, clocks: [...now.clocks, clock] }));
+}
+
+/** Takes the last event back, whatever came after it elsewhere. */
+export function stepBack(run: RunDoc): void {
+  const last = lastOf(run.log ?? []);
+  if (!last) return;
+  // What began with it began by itself: it goes with it.
+  const together = (run.log ?? []).filter(({ at, what }) => at === last.at && what !== 'undone');
+  tell('A step back', run.id, ...together.map(({ id }): Untold => ({ what: 'undone', event: id })));
+}

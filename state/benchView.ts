@@ -1,0 +1,74 @@
+import { useMemo } from 'react';
+import { create } from 'zustand';
+import { benchOf, stoodOf, type Bench } from '../core/bench/standing';
+import type { RunDoc } from '../core/model/documents';
+import type { Chore, DayLeft, RunDay } from '../core/schedule/chores';
+import { onTheWall, useSteadyNow } from './clock';
+import { useDayLeft, useRunDay, type DayView } from './runDay';
+import { useKitchen } from './store';
+import { changesBefore, localNow } from './time';
+
+/** How the bench is looked at: kept for as long as the page is open. */
+export const useBenchLook = create<{
+  /** By run, the chore that somebody has taken in hand before its turn. */
+  readonly chosen: Readonly<Record<string, string>>;
+  /** To be read from two metres. */
+  readonly large: boolean;
+  /** Read out by the browser's own voice. */
+  readonly aloud: boolean;
+}>(() => ({ chosen: {}, large: false, aloud: false }));
+
+export const takeInHand = (runId: string, choreId: string): void =>
+  useBenchLook.setState(({ chosen }) => ({ chosen: { ...chosen, [runId]: choreId } }));
+
+export interface BenchView {
+  readonly view: DayView;
+  readonly day: RunDay | null;
+  readonly chores: readonly Chore[];
+  readonly bench: Bench;
+  /** What is done now; null where nothing can be. */
+  readonly inHand: Chore | null;
+  /** What else can be taken up, and what comes after, in the order of what is left. */
+  readonly next: readonly { readonly chore: Chore; readonly at: string }[];
+  readonly left: DayLeft | null;
+  /** ms of the steady clock, renewed each second. */
+  readonly now: number;
+}
+
+const NONE: readonly Chore[] = [];
+
+/** A run at the bench: what is in hand, what runs, what is left. */
+export function useBench(run: RunDoc): BenchView {
+  const view = useRunDay(run);
+  const { day } = view;
+  const now = useSteadyNow(1000);
+  const kitchen = useKitchen();
+  const chosen = useBenchLook(({ chosen: all }) => all[run.id]);
+  const chores = useMemo(() => day?.chores.map(({ chore }) => chore) ?? NONE, [day]);
+  const bench = benchOf(run, chores, now);
+  const nowAt = localNow(onTheWall(now));
+  const left = useDayLeft(
+    day && chores.length > 0 && !run.closed
+      ? {
+          day: { chores: day.chores },
+          kitchen,
+          readyAt: run.readyAt,
+          nowAt,
+          stood: stoodOf(bench, now),
+          changes: changesBefore(run.readyAt),
+        }
+      : null,
+  );
+  const planned = new Map(day?.chores.map(({ chore, startAt }) => [chore.id, startAt]) ?? []);
+  const at = (id: string) => left?.starts.get(id) ?? planned.get(id) ?? '';
+  const inOrder = (some: readonly Chore[]) =>
+    [...some].sort((a, b) => (at(a.id) < at(b.id) ? -1 : Number(at(a.id) > at(b.id))));
+  const ready = inOrder(bench.ready);
+  const inHand = ready.find(({ id }) => id === chosen) ?? ready[0] ?? null;
+  const next = inOrder(
+    chores.filter(
+      ({ id, kind }) => kind !== 'wait' && id !== inHand?.id && bench.standing.get(id)?.is === 'open',
+    ),
+  ).map((chore) => ({ chore, at: at(chore.id) }));
+  return { view, day, chores, bench, inHand, next, left, now };
+}
