@@ -35,6 +35,9 @@ export interface BenchView {
   readonly now: number;
 }
 
+/** A step is in hand from so long before its hour on, ms. */
+const EARLY_MS = 3 * 60_000;
+
 const NONE: readonly Chore[] = [];
 
 /** A run at the bench: what is in hand, what runs, what is left. */
@@ -64,7 +67,9 @@ export function useBench(run: RunDoc): BenchView {
   const inOrder = (some: readonly Chore[]) =>
     [...some].sort((a, b) => (at(a.id) < at(b.id) ? -1 : Number(at(a.id) > at(b.id))));
   const ready = inOrder(bench.ready);
-  const inHand = ready.find(({ id }) => id === chosen) ?? ready[0] ?? null;
+  // What has its hour later waits for it: a coat that is melted now is cold by the time it is wanted.
+  const soon = localNow(onTheWall(now) + EARLY_MS);
+  const inHand = ready.find(({ id }) => id === chosen) ?? ready.find(({ id }) => at(id) <= soon) ?? null;
   const next = inOrder(
     chores.filter(
       ({ id, kind }) => kind !== 'wait' && id !== inHand?.id && bench.standing.get(id)?.is === 'open',

@@ -6,7 +6,7 @@ import { counted as countedEvents } from '../../core/bench/log';
 import { begin, finish, stepBack, tell } from '../../state/bench';
 import { takeInHand, useBenchLook, type BenchView } from '../../state/benchView';
 import { onTheWall } from '../../state/clock';
-import { clockText, whenText } from '../../state/time';
+import { clockText, localNow, whenText } from '../../state/time';
 import type { RunPlan } from '../../state/plans';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -71,9 +71,18 @@ export function DayLine({ run, view }: { readonly run: RunDoc; readonly view: Be
   const words =
     late > 0
       ? `Late: ready about ${at}, ${spanText(late)} after the hour.`
-      : `In time: ready about ${at} if it goes on now${own ? `, ${spanText(-late)} in hand` : ''}.`;
+      : `In time: ready about ${at}${own ? `, ${spanText(-late)} in hand` : ''}.`;
+  const overdue = view.chores.filter(
+    ({ id, kind }) =>
+      left.overdue.includes(id) && kind !== 'wait' && view.bench.standing.get(id)?.is === 'open',
+  );
   return (
     <View role="status" style={{ gap: space(0.5) }}>
+      {overdue.slice(0, 2).map((chore) => (
+        <Body
+          key={chore.id}
+        >{`“${chore.label}” is waited for too long: what it is made with does not keep. Do it next, or make that anew.`}</Body>
+      ))}
       <Strong style={{ color: late > 0 ? carnelian : ink }}>{words}</Strong>
       {late > 0 ? (
         <QuietAction
@@ -86,6 +95,12 @@ export function DayLine({ run, view }: { readonly run: RunDoc; readonly view: Be
   );
 }
 
+/** The hour; with its day where that is another one. */
+const hourText = (at: string, now: number): string => {
+  const here = onTheWall(now);
+  return at.slice(0, 10) === localNow(here).slice(0, 10) ? clockText(at) : whenText(at, here);
+};
+
 /** Nothing can be done: until when, and what it waits for. */
 function Idle({ view }: { readonly view: BenchView }) {
   const { bench, next } = view;
@@ -95,7 +110,7 @@ function Idle({ view }: { readonly view: BenchView }) {
     <Card title={then ? 'Nothing in hand' : 'All is done'}>
       <Body>
         {then
-          ? `${first ? `“${first.label}” has to be ready first. ` : ''}Then: ${then.chore.label}, about ${clockText(then.at)}.`
+          ? `${first ? `“${first.label}” has to be ready first. ` : ''}Then: ${then.chore.label}, about ${hourText(then.at, view.now)}.`
           : 'Every step has been told. Close the run, and it stands in the logbook.'}
       </Body>
     </Card>
@@ -142,7 +157,7 @@ function Next({ run, view }: { readonly run: RunDoc; readonly view: BenchView })
       {next.slice(0, SHOWN).map(({ chore, at }) => {
         const words = (
           <>
-            <Small style={{ width: 52 }}>{clockText(at)}</Small>
+            <Small style={{ width: 64 }}>{hourText(at, view.now)}</Small>
             <View style={{ flex: 1 }}>
               <Body>{chore.label}</Body>
               {run.lines.length > 1 ? <Small numberOfLines={1}>{whose(run, chore)}</Small> : null}
@@ -230,8 +245,15 @@ export function Look() {
 
 /** The one action of the step in hand; null where there is none. */
 export function BenchFoot({ run, whole, view }: Of & { readonly view: BenchView }) {
-  const { inHand, chores, bench } = view;
-  if (!inHand || bench.state.pausedAt !== null) return null;
+  const { inHand, chores, bench, next } = view;
+  if (bench.state.pausedAt !== null) return null;
+  if (!inHand) {
+    // Before its hour nothing has to be done, and everything that waits for nothing can.
+    const early = next.find(({ chore }) => bench.ready.some(({ id }) => id === chore.id))?.chore;
+    return early ? (
+      <QuietAction title={`Begin now: ${early.label}`} large onPress={() => takeInHand(run.id, early.id)} />
+    ) : null;
+  }
   const load = loadOf(inHand);
   if (inHand.kind === 'hands')
     return (

@@ -179,7 +179,7 @@ function Loads({
             run={run}
             clock={clock}
             tests={(plan?.tests ?? []).map((test) => inStyle(test, style))}
-            title={`Load ${clock.load} of ${Math.max(loads, clock.load)}: ${several ? lineName(run, clock.lineId) : `${clock.pieces} pieces`}`}
+            title={`Load ${clock.load} of ${Math.max(loads, clock.load)}: ${several ? lineName(run, clock.lineId) : plan?.parts.clocked ? loadWords(plan, clock.pieces, style) : `${clock.pieces} pieces`}`}
           />
         );
       })}

@@ -51,15 +51,18 @@ export function dayLeft(question: LeftQuestion): DayLeft | null {
   );
   const planned = day.chores.map(({ startMin }) => (ready - now - startMin) * 60);
   const tries = [
-    { nights, holding: true },
+    { nights, holding: true, waiting: true },
+    // Something was done too soon for what follows it: it waits longer than it should, and is told.
+    { nights, holding: true, waiting: false },
     // Somebody works into the night, or has put in more than fits: it is so, and the rest goes on from it.
-    { nights: [], holding: true },
-    { nights: [], holding: false },
+    { nights: [], holding: true, waiting: false },
+    { nights: [], holding: false, waiting: false },
   ];
-  for (const { nights: closed, holding } of tries) {
-    const { problem, overdue } = leftOf(chores, kitchen, closed, stood, holding);
+  for (const { nights: closed, holding, waiting } of tries) {
+    const { problem, overdue } = leftOf(chores, kitchen, closed, stood, { holding, waiting });
     const found = forwards(problem, { seed: 1, tries: TRIES, from: planned });
     if (!found) continue;
+    const late = waiting ? [] : tooLate(chores, stood, found.starts);
     const at = (seconds: number) => localOf(now + Math.round(seconds / 60), changes);
     const ends = problem.jobs.map(({ lengthS }, i) => (found.starts[i] ?? 0) + lengthS);
     const last = Math.max(0, ...ends);
@@ -69,7 +72,7 @@ export function dayLeft(question: LeftQuestion): DayLeft | null {
       starts: new Map(
         chores.flatMap(({ id }, i) => (stood.has(id) ? [] : [[id, at(found.starts[i] ?? 0)] as const])),
       ),
-      overdue,
+      overdue: [...new Set([...overdue, ...late])],
       breaches: breachesOf(problem, found.starts),
     };
   }
@@ -82,7 +85,7 @@ function leftOf(
   kitchen: KitchenDoc,
   nights: readonly (readonly [number, number])[],
   stood: ReadonlyMap<string, Stood>,
-  holding: boolean,
+  { holding, waiting }: { readonly holding: boolean; readonly waiting: boolean },
 ): { readonly problem: Problem; readonly overdue: readonly string[] } {
   const { problem } = problemOf(chores, kitchen, nights);
   const overdue: string[] = [];
@@ -104,7 +107,7 @@ function leftOf(
       return {
         ...gap,
         leastS: Math.max(0, gap.leastS - endedAgoS),
-        mostS: mostS === null || mostS < 60 ? null : mostS,
+        mostS: mostS === null || mostS < 60 || !waiting ? null : mostS,
       };
     });
     return { ...job, after };
@@ -113,4 +116,21 @@ function leftOf(
     ({ jobs: members }) => holding && members.some((i) => of(i)?.endedAgoS == null),
   );
   return { problem: { ...problem, jobs, spans }, overdue };
+}
+
+/** Chores that begin longer after something that has ended than it keeps. */
+function tooLate(
+  chores: readonly Chore[],
+  stood: ReadonlyMap<string, Stood>,
+  starts: readonly number[],
+): string[] {
+  return chores.flatMap(({ id, after }, i) =>
+    !stood.has(id) &&
+    after.some(({ chore, mostS }) => {
+      const endedAgoS = stood.get(chore)?.endedAgoS;
+      return mostS !== null && endedAgoS != null && (starts[i] ?? 0) + endedAgoS > mostS + 1;
+    })
+      ? [id]
+      : [],
+  );
 }

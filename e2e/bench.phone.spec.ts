@@ -1,0 +1,116 @@
+import type { Page } from '@playwright/test';
+import { expect, openApp, test } from './fixtures';
+
+const ACTION = /^(Done: |Load \d+ in: start|In: start|.+: begun$)/;
+
+/** The bench has its day and says how it stands. */
+async function benchThere(page: Page): Promise<void> {
+  await expect(page.getByText(/^(In time|Late): ready about/)).toBeVisible({ timeout: 30_000 });
+}
+
+/** Does the step in hand, or lets time go by until there is one; hands back what was done, null once all is. */
+async function nextStep(page: Page): Promise<string | null> {
+  for (let waited = 0; waited < 60; waited += 1) {
+    const look = page.getByRole('button', { name: 'Done, out it comes' }).first();
+    if (await page.getByText('Look now').first().isVisible()) {
+      await look.click();
+      return 'a look';
+    }
+    const out = page.getByRole('button', { name: 'Out: it is done' }).first();
+    const action = page.getByRole('button', { name: ACTION }).last();
+    if (await action.isVisible()) {
+      const words = await action.innerText();
+      await action.click();
+      await expect(page.getByRole('button', { name: words, exact: true })).toHaveCount(0);
+      return words;
+    }
+    if (await page.getByText('All is done', { exact: true }).isVisible()) return null;
+    if (await out.isVisible()) {
+      await page.clock.fastForward('20:00');
+      await out.click();
+      return 'out';
+    }
+    await page.clock.fastForward('10:00');
+    await page.waitForTimeout(150);
+  }
+  throw new Error('the bench came to a stand');
+}
+
+test('a cake-pop run from its first step to the closed log: a late step, a reload among clocks, a step taken back', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  await openApp(page);
+  await page.getByRole('button', { name: /^Cake pops/ }).click();
+  await page.getByRole('radio', { name: 'Pumpkin and oat' }).click();
+  await page.getByRole('radio', { name: '24', exact: true }).click();
+  await page.getByRole('radio', { name: /16:00, Saturday/ }).click();
+  await page.getByRole('button', { name: 'Start' }).click();
+  // On the day itself, in good time.
+  await page.clock.setSystemTime(new Date('2026-11-28T09:00:00'));
+  await page.getByRole('tab', { name: 'Bench' }).click();
+  await benchThere(page);
+  // The first step tells what is weighed.
+  await expect(page.getByRole('heading', { name: /Weigh out/ })).toBeVisible();
+  await expect(page.getByText('plain flour').first()).toBeVisible();
+  const done: string[] = [];
+  const step = async () => {
+    const words = await nextStep(page);
+    if (words) done.push(words);
+    return words;
+  };
+  await step();
+  // Taken back, it is in hand again.
+  await page.getByRole('button', { name: 'A step back' }).click();
+  await expect(page.getByRole('button', { name: done[0], exact: true })).toBeVisible();
+  // Until a clock runs: it is seen on every screen, and a reload leaves it alone.
+  const strip = page.getByRole('region', { name: 'Clocks that run' });
+  while (!(await strip.isVisible()) && done.length < 8) await step();
+  const before = await strip.getByRole('button').first().innerText();
+  await page.goto('/kitchen');
+  await expect(strip).toBeVisible();
+  await page.goBack();
+  await benchThere(page);
+  expect((await strip.getByRole('button').first().innerText()).split('\n')[0]).toBe(before.split('\n')[0]);
+  while ((await step()) !== null) if (done.length > 40) break;
+  expect(done.some((words) => /Portion and roll/.test(words))).toBe(true);
+  expect(done.some((words) => /Dip/.test(words))).toBe(true);
+  expect(done.at(-1)).toMatch(/Pack/);
+  // Closed in four taps at most.
+  await page.getByRole('button', { name: 'Close the run' }).click();
+  await page.getByRole('button', { name: 'Into the logbook' }).click();
+  await expect(page.getByRole('heading', { name: 'Logbook' })).toBeVisible();
+});
+
+test('a late step is told, what follows moves, and a line goes to somebody else', async ({ page }) => {
+  await openApp(page, '/runs/run-lantern-table/bake');
+  await page.clock.setSystemTime(new Date('2026-11-28T07:30:00'));
+  await page.reload();
+  await benchThere(page);
+  await expect(page.getByText(/^In time/)).toBeVisible();
+  const first = await page.getByRole('button', { name: ACTION }).last().innerText();
+  await page.getByRole('button', { name: ACTION }).last().click();
+  await page.clock.setSystemTime(new Date('2026-11-28T13:30:00'));
+  await page.reload();
+  await expect(page.getByText(/^Late: ready about .* after the hour/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('button', { name: first, exact: true })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'What would give time?' })).toBeVisible();
+  const away = page.getByRole('button', { name: 'Somebody else does this line' });
+  const was = await page.getByRole('button', { name: ACTION }).last().innerText();
+  await away.click();
+  await expect(page.getByText('With somebody else')).toBeVisible();
+  await page.getByRole('button', { name: /^Take .* back$/ }).click();
+  await expect(page.getByRole('button', { name: was, exact: true })).toBeVisible();
+});
+
+test('went wrong: what fits the step stands first, and nothing is in hand before its day', async ({
+  page,
+}) => {
+  await openApp(page, '/runs/run-lantern-table/bake');
+  await benchThere(page);
+  await expect(page.getByText('Nothing in hand', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: /^Begin now: Weigh out/ }).click();
+  await page.getByRole('button', { name: 'Something went wrong' }).click();
+  const kinds = page.getByRole('dialog', { name: 'What went wrong' }).getByRole('radio');
+  await expect(kinds.first()).toHaveText(/^The batter is short/);
+});
