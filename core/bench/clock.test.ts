@@ -12,15 +12,21 @@ describe('the clock of a load', () => {
     expect(clockPhase(clock(), min(23))).toMatchObject({ phase: 'look', late: true });
   });
 
-  it('comes back two minutes after "not yet" and one after "nearly"', () => {
-    const notYet = recordLook(clock(), 'not yet', min(16.5));
-    expect(nextLookAt(notYet)).toBe(min(18.5));
-    expect(clockPhase(notYet, min(17)).phase).toBe('baking');
-    expect(nextLookAt(recordLook(notYet, 'nearly', min(18.5)))).toBe(min(19.5));
+  it('comes back two minutes after a look of which nothing was said, and one where it was nearly done', () => {
+    const look = (result: 'not yet' | 'nearly', at: number) => ({ ...clock(), looks: [{ at, result }] });
+    expect(nextLookAt(look('not yet', min(16.5)))).toBe(min(18.5));
+    expect(clockPhase(look('not yet', min(16.5)), min(17)).phase).toBe('baking');
+    expect(nextLookAt(look('nearly', min(18.5)))).toBe(min(19.5));
+  });
+
+  it('comes back later after a wet middle than after crumbs, and never within a minute', () => {
+    const after = (saw: 'wet' | 'crumbs' | 'pale') => nextLookAt(recordLook(clock(), saw, min(17))) - min(17);
+    expect(after('wet')).toBeGreaterThan(after('crumbs'));
+    for (const saw of ['wet', 'crumbs', 'pale'] as const) expect(after(saw)).toBeGreaterThanOrEqual(60_000);
   });
 
   it('ends with "done" and keeps every look and the time it took', () => {
-    const done = recordLook(recordLook(clock(), 'not yet', min(16)), 'done', min(20));
+    const done = recordLook(recordLook(clock(), 'wet', min(16)), 'clean', min(20));
     expect(clockPhase(done, min(90))).toEqual({ phase: 'ended', tookS: 1200, result: 'done' });
     expect(done.looks).toHaveLength(2);
     expect(observedFactor(done)).toBeCloseTo(20 / 19, 9);
@@ -28,11 +34,7 @@ describe('the clock of a load', () => {
   });
 
   it('stands the same after being written out and read back', () => {
-    const kept = JSON.parse(JSON.stringify(recordLook(clock(), 'not yet', min(16)))) as ReturnType<
-      typeof clock
-    >;
-    expect(clockPhase(kept, min(17.25))).toEqual(
-      clockPhase(recordLook(clock(), 'not yet', min(16)), min(17.25)),
-    );
+    const kept = JSON.parse(JSON.stringify(recordLook(clock(), 'wet', min(16)))) as ReturnType<typeof clock>;
+    expect(clockPhase(kept, min(17.25))).toEqual(clockPhase(recordLook(clock(), 'wet', min(16)), min(17.25)));
   });
 });

@@ -1,5 +1,6 @@
-import type { ClockDoc, LookResult } from '../model/documents';
+import type { ClockDoc, LookResult, LookSaw } from '../model/documents';
 import { LOOK_EVERY_S } from '../process/oven.table';
+import { LOOK_RESULT, nextLookS } from './looks';
 
 /** The times of a load, in seconds from when it goes in. */
 export interface LoadTimes {
@@ -28,10 +29,11 @@ export type ClockPhase =
   | { readonly phase: 'look'; readonly sinceS: number; readonly nextLookAt: number; readonly late: boolean }
   | { readonly phase: 'ended'; readonly tookS: number; readonly result: LookResult };
 
-/** When to look next, ms since the epoch: the first look, or some time after the last one. */
+/** When to look next, ms since the epoch: the first look, or what the looks so far say. */
 export function nextLookAt(clock: ClockDoc): number {
   const last = clock.looks.at(-1);
-  if (!last) return clock.startedAt + clock.firstLookS * 1000;
+  if (!last || last.saw) return clock.startedAt + nextLookS(clock) * 1000;
+  // A look of which nobody said what it showed: by the clock alone.
   return last.at + (last.result === 'nearly' ? LOOK_SOON_S : LOOK_EVERY_S) * 1000;
 }
 
@@ -50,10 +52,11 @@ export function clockPhase(clock: ClockDoc, now: number): ClockPhase {
   return { phase: 'baking', untilLookS: (next - now) / 1000, nextLookAt: next };
 }
 
-/** Keeps the result of a look. "Done" and "over" end the load; the others set the next look. */
-export function recordLook(clock: ClockDoc, result: LookResult, now: number): ClockDoc {
+/** Keeps what a look showed. Clean or too brown ends the load; the others set the next look. */
+export function recordLook(clock: ClockDoc, saw: LookSaw, now: number): ClockDoc {
+  const result = LOOK_RESULT[saw];
   const ends = result === 'done' || result === 'over';
-  return { ...clock, looks: [...clock.looks, { at: now, result }], endedAt: ends ? now : null };
+  return { ...clock, looks: [...clock.looks, { at: now, result, saw }], endedAt: ends ? now : null };
 }
 
 /** What a finished load took against what was expected, as a factor; null while it bakes. */

@@ -76,6 +76,10 @@ export type {
 export const lookResultSchema = z.enum(['not yet', 'nearly', 'done', 'over']);
 export type LookResult = z.infer<typeof lookResultSchema>;
 
+/** What a look shows: of the middle by a skewer, or of the top. */
+export const lookSawSchema = z.enum(['wet', 'crumbs', 'pale', 'clean', 'brown']);
+export type LookSaw = z.infer<typeof lookSawSchema>;
+
 export const clockSchema = z.looseObject({
   id,
   lineId: id,
@@ -88,7 +92,7 @@ export const clockSchema = z.looseObject({
   firstLookS: seconds,
   expectedS: seconds,
   latestS: seconds,
-  looks: z.array(z.object({ at: moment, result: lookResultSchema })).max(200),
+  looks: z.array(z.object({ at: moment, result: lookResultSchema, saw: lookSawSchema.optional() })).max(200),
   endedAt: moment.nullable(),
   /** Somebody has said that a time far off is a true one. */
   confirmed: z.boolean().optional(),

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { clockPhase, hurried, observedFactor, recordLook } from '../../core/bench';
-import type { ClockDoc, LookResult, RunDoc } from '../../core/model/documents';
+import type { ClockDoc, LookResult, LookSaw, RunDoc } from '../../core/model/documents';
 import { formatDuration, join } from '../../core/quantity';
 import { onTheWall, steadyNow, useSteadyNow } from '../../state/clock';
 import { changeRunOf, useScreen } from '../../state/store';
@@ -18,6 +18,18 @@ function countdown(seconds: number): string {
   const minutes = Math.floor(whole / 60);
   return `${minutes}:${String(whole % 60).padStart(2, '0')}`;
 }
+
+/** What a look showed. */
+const SAW: Readonly<Record<LookSaw, string>> = {
+  wet: 'wet in the middle',
+  crumbs: 'a few crumbs',
+  pale: 'clean, but pale',
+  clean: 'clean',
+  brown: 'too brown',
+};
+
+/** Two beside each other. */
+const HALF = { flexBasis: '45%', flexGrow: 1 } as const;
 
 const RESULT: Readonly<Record<LookResult, string>> = {
   'not yet': 'not yet',
@@ -44,9 +56,9 @@ export function LoadClock({
   const { carnelian, carnelianSoft, raised } = useTokens();
   const phase = clockPhase(clock, now);
   const at = (seconds: number) => clockOf(onTheWall(clock.startedAt + seconds * 1000));
-  const answer = (result: LookResult) => {
-    const next = recordLook(clock, result, steadyNow());
-    changeRunOf(`Look at load ${clock.load}: ${RESULT[result]}`, run.id, (now) => ({
+  const answer = (saw: LookSaw) => {
+    const next = recordLook(clock, saw, steadyNow());
+    changeRunOf(`Look at load ${clock.load}: ${SAW[saw]}`, run.id, (now) => ({
       ...now,
       clocks: now.clocks.map((item) => (item.id === clock.id ? next : item)),
     }));
@@ -114,10 +126,12 @@ export function LoadClock({
         ))}
       </View>
       <View style={{ flexDirection: 'row', gap: space(1), flexWrap: 'wrap' }}>
-        <QuietAction title="Not yet" large onPress={() => answer('not yet')} style={{ flex: 1 }} />
-        <QuietAction title="Nearly" large onPress={() => answer('nearly')} style={{ flex: 1 }} />
+        <QuietAction title="Wet in the middle" large onPress={() => answer('wet')} style={HALF} />
+        <QuietAction title="A few crumbs" large onPress={() => answer('crumbs')} style={HALF} />
+        <QuietAction title="Clean, but pale" large onPress={() => answer('pale')} style={HALF} />
+        <QuietAction title="Too brown: out" large onPress={() => answer('brown')} style={HALF} />
       </View>
-      <MainAction title="Done, out it comes" large onPress={() => answer('done')} />
+      <MainAction title="Done, out it comes" large onPress={() => answer('clean')} />
       <Looks clock={clock} />
     </Card>
   );
@@ -125,7 +139,9 @@ export function LoadClock({
 
 function Looks({ clock }: { readonly clock: ClockDoc }) {
   if (clock.looks.length === 0) return <Small>{`In at ${clockOf(clock.startedAt)}.`}</Small>;
-  const looks = clock.looks.map((look) => `${clockOf(look.at)} ${RESULT[look.result]}`).join(', ');
+  const looks = clock.looks
+    .map((look) => `${clockOf(look.at)} ${look.saw ? SAW[look.saw] : RESULT[look.result]}`)
+    .join(', ');
   return <Small>{`In at ${clockOf(clock.startedAt)}. Looks: ${looks}.`}</Small>;
 }
 

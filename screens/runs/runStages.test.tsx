@@ -219,7 +219,7 @@ describe('bake', () => {
     tap('button', 'Load 1 in: start its clock');
     expect(run().clocks[0]).toMatchObject({ load: 1, pieces: 18, endedAt: null });
     at(18);
-    tap('button', 'Not yet');
+    tap('button', 'Wet in the middle');
     at(20);
     tap('button', 'Done, out it comes');
     expect(run().clocks[0]?.looks.map((look) => look.result)).toEqual(['not yet', 'done']);
