@@ -184,6 +184,8 @@ export const kitchenSchema = z.looseObject({
   /** Pieces that lie in the fridge and the freezer at once, in trays; left out where nobody has counted. */
   fridgeTrays: wholeNumber('trays', 0, 40).optional(),
   freezerTrays: wholeNumber('trays', 0, 40).optional(),
+  /** Trays and racks that stand on the bench at once, cooling and setting; left out where nobody has counted. */
+  benchTrays: wholeNumber('trays', 1, 40).optional(),
   /** A tray as it goes into the cold, mm; left out where nobody has measured one. */
   trayLengthMm: millimetres(80, 600).optional(),
   trayWidthMm: millimetres(80, 600).optional(),

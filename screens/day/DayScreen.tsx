@@ -16,6 +16,7 @@ import { Columns, useWide } from '../../ui/screen';
 import { BackToPieces, LineFault, RunFrame } from '../runs/RunFrame';
 import { stageHref } from '../runs/stages';
 import { Ahead } from './Ahead';
+import { lineName } from './day.words';
 import { ChoreList } from './ChoreList';
 import { ChoreSheet } from './ChoreSheet';
 import { Lanes } from './Lanes';
@@ -51,6 +52,7 @@ function DayOf({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }
   const now = useNow(30_000);
   const [shown, setShown] = useState<Shown>(wide ? 'thing' : 'list');
   const [open, setOpen] = useState<{ readonly chore: string; readonly earlierMin: number } | null>(null);
+  const [lineId, setLineId] = useState<string | null>(null);
   const { day } = view;
   const faults = whole.lines.flatMap((line) => (line.planned ? [] : [line]));
   const held = Object.keys(run.held ?? {}).length;
@@ -76,12 +78,15 @@ function DayOf({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }
           </Chips>
           <View style={{ gap: space(1) }} aria-busy={view.share !== null}>
             {shown === 'list' ? (
-              <ChoreList
-                run={run}
-                day={day}
-                now={now}
-                onOpen={(chore) => setOpen({ chore, earlierMin: 0 })}
-              />
+              <>
+                {run.lines.length > 1 ? <OfLine run={run} lineId={lineId} onChoose={setLineId} /> : null}
+                <ChoreList
+                  run={run}
+                  day={lineId === null ? day : onlyOf(day, lineId)}
+                  now={now}
+                  onOpen={(chore) => setOpen({ chore, earlierMin: 0 })}
+                />
+              </>
             ) : (
               <>
                 <Small>
@@ -120,6 +125,34 @@ function DayOf({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }
         />
       ) : null}
     </>
+  );
+}
+
+/** The steps of one line, and of what it shares with others. */
+const onlyOf = (day: RunDay, lineId: string): RunDay => ({
+  ...day,
+  chores: day.chores.filter(({ chore }) => chore.lineIds.includes(lineId)),
+  beside: [],
+  turns: [],
+});
+
+/** Whose steps are listed. */
+function OfLine({
+  run,
+  lineId,
+  onChoose,
+}: {
+  readonly run: RunDoc;
+  readonly lineId: string | null;
+  readonly onChoose: (lineId: string | null) => void;
+}) {
+  return (
+    <Chips label="Whose steps">
+      <Chip title="All lines" selected={lineId === null} onPress={() => onChoose(null)} />
+      {run.lines.map(({ id }) => (
+        <Chip key={id} title={lineName(run, id)} selected={lineId === id} onPress={() => onChoose(id)} />
+      ))}
+    </Chips>
   );
 }
 

@@ -25,10 +25,10 @@ interface Props {
   readonly put: (label: string, over: Partial<KitchenDoc>) => void;
 }
 
-/** Sticks, cases, and room in the cold. */
+/** Sticks, cases, and room in the cold and on the bench. */
 export function StockCard({ kitchen, put }: Props) {
   const count = (
-    key: 'sticks' | 'liners' | 'fridgeTrays' | 'freezerTrays',
+    key: 'sticks' | 'liners' | 'fridgeTrays' | 'freezerTrays' | 'benchTrays',
     label: string,
     words: string,
     max: number,
@@ -38,19 +38,27 @@ export function StockCard({ kitchen, put }: Props) {
       <NumberValue
         label={label}
         text={kitchen[key] === undefined ? 'uncounted' : String(kitchen[key])}
-        ask={{ title: label, value: kitchen[key] ?? null, unit: '', min: 0, max, whole: true }}
+        ask={{
+          title: label,
+          value: kitchen[key] ?? null,
+          unit: '',
+          min: key === 'benchTrays' ? 1 : 0,
+          max,
+          whole: true,
+        }}
         onSave={(value) => put(label, { [key]: value })}
       />
       <Words>{`${words}${after}`}</Words>
     </>
   );
   return (
-    <Card title="In stock, and room in the cold">
+    <Card title="In stock, and room to stand">
       <Sentence>
         {count('sticks', 'Sticks in stock', 'sticks', 100_000, ',')}
         {count('liners', 'Paper cases in stock', 'paper cases', 100_000, ';')}
         {count('fridgeTrays', 'Trays in the fridge', 'trays in the fridge,', 40, '')}
-        {count('freezerTrays', 'Trays in the freezer', 'in the freezer', 40, '.')}
+        {count('freezerTrays', 'Trays in the freezer', 'in the freezer,', 40, '')}
+        {count('benchTrays', 'Trays and racks on the bench', 'trays and racks on the bench', 40, '.')}
       </Sentence>
       <Small>New lines on sticks start from the sticks in stock.</Small>
       <Measured kitchen={kitchen} put={put} />

@@ -4,7 +4,11 @@ import type { Resource } from '../../plan';
 import { FIGURE_RANGE, HANDS_DOUBT } from './chores.table';
 
 /** Something finite that chores of all lines share; an oven whatever its heat. */
-export type Thing = Exclude<Resource, { readonly kind: 'oven' }> | Pick<OvenAtHeat, 'kind' | 'id'>;
+export type Thing =
+  | Exclude<Resource, { readonly kind: 'oven' }>
+  | Pick<OvenAtHeat, 'kind' | 'id'>
+  /** Room for a tray or a rack to stand. */
+  | { readonly kind: 'bench' };
 type OvenAtHeat = Extract<Resource, { readonly kind: 'oven' }>;
 
 export const thingKey = (thing: Thing): string => ('id' in thing ? `${thing.kind}:${thing.id}` : thing.kind);

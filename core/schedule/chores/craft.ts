@@ -246,6 +246,7 @@ export function cutWork(
     kind: 'wait',
     ...CHORE.coolToCut,
     takes: byFigure(taskIn(tasks, 'cool').takes, 'room'),
+    holds: [one({ kind: 'bench' }, on.n * task.times)],
     after: [bake],
   });
   work.part = null;

@@ -53,6 +53,7 @@ export function crumbWork(
       kind: 'wait',
       ...CHORE.coolToCrumble,
       takes: byFigure(taskIn(tasks, `${prefix}cool`).takes, 'room'),
+      holds: [one({ kind: 'bench' }, on?.n ?? 1)],
       after: [bake],
     });
   });

@@ -1,7 +1,7 @@
 import type { CoatChoice, FillingChoice, FrostingChoice, Lot } from '../../model/documents';
 import type { LinePlan } from '../../plan';
 import { byFigure, byUsual, type ChoreGap } from './chore';
-import { HANDS, one, within, type Beside, type Work } from './lineWork';
+import { HANDS, onBench, one, within, type Beside, type Work } from './lineWork';
 import { COAT_WITHIN_S, DIP_WITHIN_S, FROSTING_TIMES, HANDS_S, TOP_S, TOP_SETS_S } from './chores.table';
 import { CHORE, each } from './chores.words';
 
@@ -101,6 +101,7 @@ export function finishWork(work: Work, { plan, finishing, loads, beside }: ToFin
           kind: 'wait',
           label: CHORE.topSets.label,
           takes: byUsual(setS, 'room', CHORE.topSets.basis),
+          holds: [onBench(loads.reduce((sum, { pieces }) => sum + pieces, 0))],
           after: all,
         }),
       ]
@@ -169,6 +170,7 @@ export function dipWork(
     label: CHORE.coatSets.label,
     detail: CHORE.coatSets.detail,
     takes: sets ? byFigure(sets.takes, 'room') : byUsual(1200, 'room', CHORE.usual),
+    holds: [onBench(pieces)],
     after: [dip],
   });
 }

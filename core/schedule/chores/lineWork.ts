@@ -21,6 +21,12 @@ export type Told = Pick<Chore, 'kind' | 'label' | 'takes'> &
   };
 
 export const HANDS: ChoreHold = { of: { kind: 'hands' }, units: 1 };
+/** Trays and racks on the bench for so many pieces. Basis: some two dozen small pieces stand on one. */
+const ON_A_TRAY = 24;
+export const onBench = (pieces: number): ChoreHold => ({
+  of: { kind: 'bench' },
+  units: Math.max(1, Math.ceil(pieces / ON_A_TRAY)),
+});
 export const one = (of: Thing, units = 1): ChoreHold => ({ of, units });
 
 /** So much batter by its method, or by its density where the plan has one, ml; 0 where none is mixed. */

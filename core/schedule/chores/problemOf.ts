@@ -72,8 +72,14 @@ export function problemOf(
       const resource = placeOf(of);
       if (resource === null) continue;
       const has = resources[resource]?.units ?? 0;
-      if (units > has) lacking.push({ chore, thing: of, wants: units, has, skills: null });
-      const hold = { resource, units, ...(settingC === undefined ? {} : { mode: settingC }) };
+      // What stands on the bench stands in turns where there is less room than pieces.
+      const turns = of.kind === 'bench';
+      if (units > has && !turns) lacking.push({ chore, thing: of, wants: units, has, skills: null });
+      const hold = {
+        resource,
+        units: turns ? Math.min(units, has) : units,
+        ...(settingC === undefined ? {} : { mode: settingC }),
+      };
       const last = until === undefined ? undefined : place.get(until);
       const way = last === undefined || last === i ? null : wayBetween(chores, place, i, last);
       const held = (some: JobHold) => (way ? spans.push({ hold: some, jobs: way }) : holds.push(some));

@@ -37,6 +37,8 @@ export function unitsOf(kitchen: KitchenDoc, thing: Thing): number | null {
       return kitchen.fridgeTrays ?? null;
     case 'freezer':
       return kitchen.freezerTrays ?? null;
+    case 'bench':
+      return kitchen.benchTrays ?? null;
   }
 }
 
@@ -67,6 +69,8 @@ export function thingName(kitchen: KitchenDoc, thing: Thing): string {
       return 'Fridge';
     case 'freezer':
       return 'Freezer';
+    case 'bench':
+      return 'Bench room';
   }
 }
 

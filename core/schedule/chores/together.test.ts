@@ -142,6 +142,19 @@ describe('bowls', () => {
   });
 });
 
+describe('bench room', () => {
+  const trays = ({ chores }: RunDay) =>
+    chores.filter(({ chore }) => chore.holds.some(({ of }) => of.kind === 'bench'));
+
+  it('limits what stands there at once, once somebody has counted it', () => {
+    const free = dayOf(inKitchen(file('minis'), { hands: 3 }));
+    const tight = dayOf(inKitchen(file('minis'), { hands: 3, benchTrays: 1 }));
+    expect(trays(free).length).toBeGreaterThan(2);
+    expect(atOnce(trays(tight))).toBe(1);
+    expect(tight.breaches).toEqual([]);
+  });
+});
+
 describe('pieces grouped otherwise', () => {
   const of = file('cakesicles');
 

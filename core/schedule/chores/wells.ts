@@ -3,7 +3,17 @@ import { METHODS } from '../../process/batter.table';
 import { byFigure, byHand, byHandFigure, fixedTime, type ChoreGap } from './chore';
 import type { Finishing } from './finish';
 import { finishWork } from './finish';
-import { HANDS, batterMl, mixing, taskIn, tasksOf, within, type Beside, type Work } from './lineWork';
+import {
+  HANDS,
+  batterMl,
+  mixing,
+  onBench,
+  taskIn,
+  tasksOf,
+  within,
+  type Beside,
+  type Work,
+} from './lineWork';
 import { HANDS_S, IN_TIN } from './chores.table';
 import { CHORE, PART } from './chores.words';
 
@@ -124,6 +134,7 @@ export function wellsWork(
         kind: 'wait',
         ...CHORE.cool,
         takes: { ...cooling, lengthS: Math.max(0, cooling.lengthS - IN_TIN.standS - turnS) },
+        holds: [onBench(pieces)],
         after: [turned],
         load: k,
       });
