@@ -41,10 +41,12 @@ const SHARED_MOST = 6;
 
 /** Runs whose day meets that of a run: the same for each of them, whichever is asked about. */
 export function besideOf(run: RunDoc, runs: readonly RunDoc[], local: string): RunDoc[] {
-  if (run.closed || run.readyAt <= local) return [];
+  if (run.closed || run.byItself || run.readyAt <= local) return [];
   const open = runs
     .map((one) => (one.id === run.id ? run : one))
-    .filter(({ closed, readyAt, lines }) => !closed && readyAt > local && lines.length > 0)
+    .filter(
+      ({ closed, byItself, readyAt, lines }) => !closed && !byItself && readyAt > local && lines.length > 0,
+    )
     .sort((a, b) => (a.readyAt < b.readyAt ? -1 : Number(a.readyAt > b.readyAt)) || (a.id < b.id ? -1 : 1));
   const days: RunDoc[][] = [];
   for (const one of open) {

@@ -36,10 +36,10 @@ jest.mock('../workers/dayPlanner', () => {
   const { dayLeft, dayOfFile, waysOut } = jest.requireActual<typeof WorkModule>('../core/schedule/chores');
   const { toEnd } = jest.requireActual<typeof SolverModule>('../core/schedule/solver');
   return {
-    askDay: (file: WorkModule.DayFile) => Promise.resolve(toEnd(dayOfFile(file, 6))),
+    askDay: (file: WorkModule.DayFile) => Promise.resolve(toEnd(dayOfFile(file, 6, 100))),
     askDayLeft: (question: WorkModule.LeftQuestion) => Promise.resolve(dayLeft(question)),
     askWaysOut: (file: WorkModule.DayFile, day: WorkModule.RunDay) =>
-      Promise.resolve(toEnd(waysOut(file, day, 12))),
+      Promise.resolve(toEnd(waysOut(file, day, 3))),
   };
 });
 

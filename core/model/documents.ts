@@ -144,6 +144,8 @@ export const runSchema = z.looseObject({
   ahead: z.record(z.string().max(200), z.number().int().min(1).max(7)).optional(),
   /** Chores of its day that somebody holds at a time, by their id: minutes before the run must be ready. */
   held: z.record(z.string().max(200), z.number().min(0).max(20_000)).optional(),
+  /** Planned as if no other run shared its day: somebody else makes it, or those others are not made. */
+  byItself: z.boolean().optional(),
   /** Keys of what is already weighed out, brought or warmed for the run as a whole. */
   ticks: z.array(z.string().max(200)).max(2000).optional(),
 });

@@ -5,7 +5,7 @@ import { keptTooLong, thingName, type RunDay } from '../../core/schedule/chores'
 import { useNow } from '../../state/clock';
 import type { DayView } from '../../state/runDay';
 import { runIn } from '../../state/documents';
-import { useDocuments, useKitchen } from '../../state/store';
+import { changeRunOf, useDocuments, useKitchen } from '../../state/store';
 import { awayText, clockText, dateOf, dayText, localNow, minutesUntil } from '../../state/time';
 import { QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -125,7 +125,7 @@ export function SafeStart({
           ? `That is ${spanText(-minutesUntil(at, now))} ago: begun now, the chance of being ready by ${clockText(run.readyAt)} is less than nine in ten.`
           : `${awayText(at, now)}. Begun by then, nine days in ten are ready by ${clockText(run.readyAt)}.`}
       </Body>
-      {day.beside.length > 0 ? <Beside day={day} /> : null}
+      {day.beside.length > 0 || run.byItself ? <Beside run={run} day={day} /> : null}
       {first && !brief ? <Body>{`First: ${first.chore.label}.`}</Body> : null}
       {full ? (
         <Basis day={day} run={run} eaters={eaters} />
@@ -137,12 +137,24 @@ export function SafeStart({
 }
 
 /** Other runs that are worked at on the same day. */
-function Beside({ day }: { readonly day: RunDay }) {
+function Beside({ run, day }: { readonly run: RunDoc; readonly day: RunDay }) {
   const docs = useDocuments((state) => state.docs);
   const names = [...new Set(day.beside.map(({ chore }) => chore.ofRun ?? ''))].map(
     (id) => `“${runIn(docs, id)?.name ?? ''}”`,
   );
-  return <Body>{`Planned together with ${names.join(', ')}: the same hands, ovens and bowls.`}</Body>;
+  const set = (byItself: boolean) =>
+    changeRunOf(byItself ? 'By itself' : 'Together', run.id, (now) => ({ ...now, byItself }));
+  return run.byItself ? (
+    <>
+      <Body>Planned as if no other run shared its day.</Body>
+      <QuietAction title="Plan it with the day’s other runs" onPress={() => set(false)} />
+    </>
+  ) : (
+    <>
+      <Body>{`Planned together with ${names.join(', ')}: the same hands, ovens and bowls.`}</Body>
+      <QuietAction title="Plan this one by itself" onPress={() => set(true)} />
+    </>
+  );
 }
 
 function Basis({

@@ -88,6 +88,8 @@ export interface DayEffort {
   /** Orders to try; the usual number for so many chores where nothing is said. */
   readonly tries?: number;
   readonly seed?: number;
+  /** Days that are simulated for the safe start. */
+  readonly days?: number;
 }
 
 /** Chores that are done longer before the run is ready than what they make keeps, the earliest first. */
@@ -155,7 +157,7 @@ export function* dayInSteps(
   });
   const sim = simulated(bare.problem, first.starts, bare.doubts, {
     seed: 7,
-    days: DAYS,
+    days: effort.days ?? DAYS,
     sure: SURE,
     dues: work.dueS,
   });

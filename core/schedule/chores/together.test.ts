@@ -22,7 +22,7 @@ const file = (name: string): DayFile => {
   return found;
 };
 const dayOf = (of: DayFile, tries = 6): RunDay => {
-  const day = toEnd(dayOfFile(of, tries));
+  const day = toEnd(dayOfFile(of, tries, 200));
   if (!day) throw new Error('a day comes together');
   return day;
 };

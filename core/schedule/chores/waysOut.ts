@@ -23,8 +23,9 @@ export interface WayOut {
 
 /** Less than this is not worth a change, min. */
 const WORTH_MIN = 5;
-/** Orders tried for each way. */
+/** Orders tried for each way, and days simulated: enough to tell five minutes. */
 const TRIES = 80;
+const DAYS = 400;
 
 /** A run with what is made ahead, and the runs that share its kitchen's day: all that a day follows from. */
 export interface DayFile extends PlanFile {
@@ -32,11 +33,15 @@ export interface DayFile extends PlanFile {
 }
 
 /** The day of a file, by steps. */
-export function* dayOfFile(file: DayFile, tries?: number): Generator<number, RunDay | null, void> {
+export function* dayOfFile(
+  file: DayFile,
+  tries?: number,
+  days?: number,
+): Generator<number, RunDay | null, void> {
   const { kitchen, changes, beside = [] } = file;
   return yield* dayInSteps(
     { ...askedOf(file, kitchen), kitchen, changes, beside: beside.map((one) => askedOf(one, kitchen)) },
-    tries === undefined ? {} : { tries },
+    { ...(tries === undefined ? {} : { tries }), ...(days === undefined ? {} : { days }) },
   );
 }
 
@@ -63,7 +68,7 @@ export function* waysOut(
   const before = startMin(day);
   for (const [i, candidate] of all.entries()) {
     yield i / all.length;
-    const tried = yield* dayOfFile(changed(file, candidate.change), tries);
+    const tried = yield* dayOfFile(changed(file, candidate.change), tries, DAYS);
     const after = tried && startMin(tried);
     if (after === null || tried === null) continue;
     // Where there was no day at all, any day is a way out.
