@@ -14,11 +14,12 @@ import {
   type Simulated,
   type Starts,
 } from '../solver';
-import { thingKey, type Chore, type Thing } from './chore';
+import type { Chore, Thing } from './chore';
+import { turnsOf, type OvenTurn } from './ovenTurns';
+import { slackOf, waitsAtOnce } from './slack';
 import { problemOf, type Posed } from './problemOf';
 import { AS_PLANNED, groupingsOf as groupingsOfRun } from './runWork';
 import { together, type AskedRun, type GroupedRuns, type Together } from './together';
-import { OVEN_STAYS_ON_S, OVEN_WARMS_S } from './chores.table';
 
 /** A chore at its time. */
 export interface Timed {
@@ -33,18 +34,6 @@ export interface Timed {
   readonly slackS: number;
   /** What keeps it from beginning earlier than that; null where it is the beginning of the day. */
   readonly heldBy: string | null;
-}
-
-/** An oven turned on, or from one heat to another. */
-export interface OvenTurn {
-  readonly ovenId: string;
-  readonly settingC: number;
-  /** It is cold before: for the first time, or after a long while. */
-  readonly first: boolean;
-  /** For the run that is asked about. */
-  readonly own: boolean;
-  readonly at: string;
-  readonly atMin: number;
 }
 
 /** A run's day on all that the kitchen has. */
@@ -328,126 +317,4 @@ function told(
     things: posed.things,
     starts,
   };
-}
-
-/** When ovens are turned on and turned to another heat: hot when the first that needs it goes in. */
-function turnsOf(
-  timed: readonly Timed[],
-  { ovens }: KitchenDoc,
-  at: (seconds: number) => string,
-  {
-    minutesBefore,
-    secondsAt,
-  }: { readonly minutesBefore: (s: number) => number; readonly secondsAt: (min: number) => number },
-): OvenTurn[] {
-  return ovens.flatMap(({ id }) => {
-    const uses = timed
-      .flatMap((one) =>
-        one.chore.holds
-          .filter(({ of }) => thingKey(of) === `oven:${id}`)
-          .map(({ settingC }) => ({
-            own: one.chore.ofRun === undefined,
-            from: secondsAt(one.startMin),
-            until: secondsAt(one.endMin),
-            settingC: settingC ?? 0,
-          })),
-      )
-      .sort((a, b) => a.from - b.from);
-    let until = -Infinity;
-    let hot: number | null = null;
-    return uses.flatMap(({ own, ...use }): OvenTurn[] => {
-      const before = until;
-      until = Math.max(until, use.until);
-      // Left alone for long it is turned off: nobody heats an empty oven for hours.
-      const cold = hot === null || use.from - before > OVEN_STAYS_ON_S;
-      if (!cold && use.settingC === hot) return [];
-      hot = use.settingC;
-      const turned = Math.max(use.from - OVEN_WARMS_S, before);
-      return [
-        {
-          ovenId: id,
-          settingC: use.settingC,
-          first: cold,
-          own,
-          at: at(turned),
-          atMin: minutesBefore(turned),
-        },
-      ];
-    });
-  });
-}
-
-function waitsAtOnce(posed: Posed, chores: readonly Chore[], found: Starts): Starts {
-  const starts = [...found];
-  const order = chores.map((_, i) => i).sort((a, b) => (found[a] ?? 0) - (found[b] ?? 0));
-  for (const i of order) {
-    if (chores[i]?.kind !== 'wait') continue;
-    const slackS = slackOf(posed, starts, [i])[0]?.slackS ?? 0;
-    starts[i] = (starts[i] ?? 0) - slackS;
-  }
-  return starts;
-}
-
-/** How much earlier each chore could begin while all others stay, and what is in its way. */
-function slackOf(
-  { problem }: Posed,
-  starts: Starts,
-  of: readonly number[] = problem.jobs.map((_, i) => i),
-): { readonly slackS: number; readonly by: number }[] {
-  const { jobs, resources, spans } = problem;
-  const start = (i: number) => starts[i] ?? 0;
-  const end = (i: number) => start(i) + (jobs[i]?.lengthS ?? 0);
-  const first = Math.min(...jobs.map((_, i) => start(i)));
-  const uses = resources.map((_, r) => [
-    ...jobs.flatMap(({ holds }, i) =>
-      holds
-        .filter(({ resource }) => resource === r)
-        .map(({ units, mode }) => ({ job: i, from: start(i), until: end(i), units, mode })),
-    ),
-    ...spans
-      .filter(({ hold }) => hold.resource === r)
-      .map(({ hold: { units, mode }, jobs: members }) => ({
-        job: members[0] ?? -1,
-        from: start(members[0] ?? 0),
-        until: end(members.at(-1) ?? 0),
-        units,
-        mode,
-      })),
-  ]);
-  /** How much of a thing others hold just before that time. */
-  const heldAt = (resource: number, at: number, but: number): number => {
-    let sum = 0;
-    for (const one of uses[resource] ?? [])
-      if (one.job !== but && one.from < at - 1e-6 && one.until >= at - 1e-6) sum += one.units;
-    return sum;
-  };
-  return of.map((i) => {
-    const job = jobs[i] as (typeof jobs)[number];
-    let earliest = first;
-    let by = -1;
-    const limit = (at: number, other: number) => {
-      if (at > earliest + 1e-6) [earliest, by] = [Math.min(at, start(i)), other];
-    };
-    for (const gap of job.after) limit(end(gap.job) + gap.leastS, gap.job);
-    jobs.forEach((next, j) => {
-      for (const gap of next.after)
-        if (gap.job === i && gap.mostS !== null) limit(start(j) - gap.mostS - job.lengthS, j);
-    });
-    const held = [
-      ...job.holds,
-      ...spans.filter(({ jobs: members }) => members[0] === i).map(({ hold }) => hold),
-    ];
-    for (const { resource, units, mode } of held) {
-      const all = resources[resource];
-      // Where it would meet others that leave too little, or another heat.
-      for (const use of uses[resource] ?? []) {
-        if (use.job === i || use.until > start(i) + 1e-6) continue;
-        const other = mode !== undefined && use.mode !== undefined && use.mode !== mode;
-        if (other) limit(use.until + (all?.changeS ?? 0), use.job);
-        else if (use.until > earliest && heldAt(resource, use.until, i) + units > (all?.units ?? 0) + 1e-6)
-          limit(use.until, use.job);
-      }
-    }
-    return { slackS: Math.max(0, start(i) - earliest), by };
-  });
 }
