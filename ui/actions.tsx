@@ -143,6 +143,7 @@ const STYLES = StyleSheet.create({
     justifyContent: 'center',
     gap: space(1),
     paddingHorizontal: space(2),
+    paddingVertical: space(0.75),
   },
   large: { minHeight: 64 },
   centred: { textAlign: 'center' },
