@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { create } from 'zustand';
 import type { RunDoc } from '../core/model/documents';
 import type { DayFile, DayLeft, LeftQuestion, RunDay, WayOut } from '../core/schedule/chores';
-import { askDay, askDayLeft, askWaysOut } from '../workers/dayPlanner';
+import { askDay, askDayLeft, askWaysOut, stopDay } from '../workers/dayPlanner';
 import { minutesOf } from '../core/model/localTime';
 import { useNow } from './clock';
 import { runsIn, type Docs } from './documents';
@@ -18,6 +18,10 @@ export interface DayView {
   readonly share: number | null;
   /** It could not be found: the worker is gone. */
   readonly failed: boolean;
+  /** Somebody has stopped the search: it is taken up again by `again`. */
+  readonly stopped: boolean;
+  readonly stop: () => void;
+  readonly again: () => void;
   readonly file: DayFile;
 }
 
@@ -92,13 +96,14 @@ export function useRunDay(run: RunDoc): DayView {
   const known = useDays(({ days }) => days[run.id]);
   const [share, setShare] = useState<number | null>(null);
   const [failed, setFailed] = useState(false);
+  const [stoppedAt, setStoppedAt] = useState<string | null>(null);
   // What it follows from stands in the key: the file itself is another at every picture.
   const latest = useRef(file);
   useEffect(() => {
     latest.current = file;
   });
   useEffect(() => {
-    if (!ready || useDays.getState().days[run.id]?.key === key) return undefined;
+    if (!ready || stoppedAt === key || useDays.getState().days[run.id]?.key === key) return undefined;
     let wanted = true;
     const ask = () => {
       askDay(latest.current, 'as it stands', (far) => {
@@ -121,9 +126,21 @@ export function useRunDay(run: RunDoc): DayView {
       wanted = false;
       clearTimeout(soon);
     };
-  }, [ready, key, run.id]);
+  }, [ready, key, run.id, stoppedAt]);
   const settled = known?.key === key;
-  return { day: known?.day ?? null, share: settled ? null : (share ?? 0), failed, file };
+  const stopped = !settled && stoppedAt === key && key !== '';
+  return {
+    day: known?.day ?? null,
+    share: settled || stopped ? null : (share ?? 0),
+    failed,
+    stopped,
+    stop: () => {
+      setStoppedAt(key);
+      void stopDay(run.id);
+    },
+    again: () => setStoppedAt(null),
+    file,
+  };
 }
 
 /** The day of a run as it would be, for looking at before it is changed. */

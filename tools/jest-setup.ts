@@ -37,6 +37,7 @@ jest.mock('../workers/dayPlanner', () => {
   const { toEnd } = jest.requireActual<typeof SolverModule>('../core/schedule/solver');
   return {
     askDay: (file: WorkModule.DayFile) => Promise.resolve(toEnd(dayOfFile(file, 6, 100))),
+    stopDay: () => Promise.resolve(),
     askDayLeft: (question: WorkModule.LeftQuestion) => Promise.resolve(dayLeft(question)),
     askWaysOut: (file: WorkModule.DayFile, day: WorkModule.RunDay) =>
       Promise.resolve(toEnd(waysOut(file, day, 3))),

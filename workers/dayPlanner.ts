@@ -21,3 +21,6 @@ export const askWaysOut = async (file: DayFile, day: RunDay, told: Told): Promis
 /** What is left of a day, laid anew around what has been done. */
 export const askDayLeft = async (question: LeftQuestion): Promise<DayLeft | null> =>
   planner().dayLeft(question);
+
+/** Leaves the search for a run's day: what was asked for it comes to null. */
+export const stopDay = async (runId: string): Promise<void> => planner().stop(runId);

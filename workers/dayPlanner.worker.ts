@@ -44,6 +44,8 @@ const asked = (what: string) => {
 export const dayPlanner = {
   dayOf: (file: DayFile, about: string, told: Told): Promise<RunDay | null> =>
     inStretches(dayOfFile(file), asked(`${about}:${file.run.id}`), told),
+  /** Leaves the search for a run's day where it is. */
+  stop: (runId: string): void => void asked(`as it stands:${runId}`),
   dayLeft: (question: LeftQuestion): DayLeft | null => dayLeft(question),
   waysOut: (file: DayFile, day: RunDay, told: Told): Promise<WayOut[] | null> =>
     inStretches(waysOut(file, day), asked(`ways:${file.run.id}`), told),

@@ -243,13 +243,21 @@ export function Look() {
   );
 }
 
+/** What could be begun before its hour. */
+const earlyOf = ({ next, bench }: BenchView) =>
+  next.find(({ chore }) => bench.ready.some(({ id }) => id === chore.id))?.chore ?? null;
+
+/** Whether there is anything for the thumb. */
+export const hasFoot = (view: BenchView): boolean =>
+  view.bench.state.pausedAt === null && (view.inHand !== null || earlyOf(view) !== null);
+
 /** The one action of the step in hand; null where there is none. */
 export function BenchFoot({ run, whole, view }: Of & { readonly view: BenchView }) {
-  const { inHand, chores, bench, next } = view;
+  const { inHand, chores, bench } = view;
   if (bench.state.pausedAt !== null) return null;
   if (!inHand) {
     // Before its hour nothing has to be done, and everything that waits for nothing can.
-    const early = next.find(({ chore }) => bench.ready.some(({ id }) => id === chore.id))?.chore;
+    const early = earlyOf(view);
     return early ? (
       <QuietAction title={`Begin now: ${early.label}`} large onPress={() => takeInHand(run.id, early.id)} />
     ) : null;

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import { methodOf, type MethodStep } from '../../core/bench/method';
 import type { RunDoc } from '../../core/model/documents';
@@ -56,8 +56,14 @@ export function StepCard({
       .filter(Boolean)
       .join('. '),
   );
+  // Another step comes into sight, wherever the page was scrolled to.
+  const top = useRef<View>(null);
+  useEffect(() => {
+    (top.current as unknown as HTMLElement | null)?.scrollIntoView?.({ block: 'nearest' });
+  }, [chore.id]);
   return (
     <Card style={{ borderLeftWidth: 8, borderLeftColor: carnelian }}>
+      <View ref={top} />
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: space(2) }}>
         <View style={{ flex: 1, gap: space(0.5) }}>
           <Small soft={false}>{`For ${whose(run, chore)}`}</Small>

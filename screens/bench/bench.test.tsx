@@ -1,4 +1,3 @@
-import type { RunDoc } from '../../core/model/documents';
 import { useBenchLook } from '../../state/benchView';
 import { useDocuments } from '../../state/store';
 import { BakeScreen } from '../runs/BakeScreen';
@@ -20,9 +19,7 @@ const at = (minutes: number) =>
 
 beforeEach(async () => {
   await layOutDemo();
-  act(() =>
-    useDocuments.getState().change('Alone', { [`run/${RUN}`]: { ...run(RUN), byItself: true } as RunDoc }),
-  );
+  act(() => useDocuments.getState().change('Alone', { [`run/${RUN}`]: { ...run(RUN), byItself: true } }));
   useBenchLook.setState({ chosen: {}, large: false, aloud: false });
   at(0);
 });
@@ -90,7 +87,7 @@ describe('the strip of clocks', () => {
         [`run/${RUN}`]: {
           ...run(RUN),
           log: [begun('cool', 'Cool', 10, 1800), begun('set', 'Coat sets', 12, 600)],
-        } as RunDoc,
+        },
       }),
     );
     open(<ClockStrip />);

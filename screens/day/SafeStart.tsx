@@ -17,7 +17,7 @@ import { SKILL_WORDS, causeName, spanText } from './day.words';
 /** How far the search is, and why there is no day where there is none. */
 export function DayState({ run, view }: { readonly run: RunDoc; readonly view: DayView }) {
   const kitchen = useKitchen();
-  const { day, share, failed } = view;
+  const { day, share, failed, stopped } = view;
   if (failed)
     return (
       <Notice
@@ -33,6 +33,16 @@ export function DayState({ run, view }: { readonly run: RunDoc; readonly view: D
             ? `Working the day out anew, ${Math.round(share * 100)} %.`
             : `Working the day out, ${Math.round(share * 100)} %.`}
         </Small>
+        {share > 0 ? <QuietAction title="Stop" onPress={view.stop} /> : null}
+      </View>
+    );
+  if (stopped)
+    return (
+      <View style={{ gap: 8 }}>
+        <Small>
+          {day ? 'Stopped: this is the day as it was before.' : 'Stopped before a day was found.'}
+        </Small>
+        <QuietAction title="Work the day out" onPress={view.again} />
       </View>
     );
   if (!day)

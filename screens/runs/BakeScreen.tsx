@@ -1,7 +1,7 @@
 import { steadyNow } from '../../state/clock';
 import { useKeepAwake } from 'expo-keep-awake';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { nextLookAt, startClock } from '../../core/bench';
 import { loadOf } from '../../core/bench/standing';
@@ -18,7 +18,7 @@ import { Card } from '../../ui/card';
 import { Body, Small, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
 import { Columns, useWide } from '../../ui/screen';
-import { BenchFoot, BenchRun, DayLine, Look, Meanwhile } from '../bench/BenchRun';
+import { BenchFoot, BenchRun, DayLine, Look, Meanwhile, hasFoot } from '../bench/BenchRun';
 import { lineName } from '../day/day.words';
 import { CloseSheet } from './CloseSheet';
 import { CoreCurve } from './CoreCurve';
@@ -49,7 +49,8 @@ function Bench({ run: { id }, run: now }: { readonly run: RunDoc }) {
       id={id}
       stage="bake"
       broad
-      foot={(open) => <Foot open={open} view={view} onClose={() => setClosing(true)} />}
+      // Without anything for the thumb there is no bar for it either.
+      foot={(open) => footOf(open, view, () => setClosing(true))}
     >
       {({ run, whole }) => (
         <>
@@ -107,30 +108,29 @@ function putIn(run: RunDoc, plan: LinePlan, load: number, pieces: number): void 
   changeRunOf(`Load ${load} in`, run.id, (now) => ({ ...now, clocks: [...now.clocks, clock] }));
 }
 
-function Foot({
-  open,
-  view,
-  onClose,
-}: {
-  readonly open: OpenRun;
-  readonly view: BenchView;
-  readonly onClose: () => void;
-}) {
-  const router = useRouter();
+function footOf(open: OpenRun, view: BenchView, onClose: () => void): ReactNode {
   const { run, whole } = open;
-  if (run.closed) return <MainAction title="To the logbook" onPress={() => router.navigate('/logbook')} />;
+  if (run.closed) return <ToLogbook />;
   if (whole.lines.every((one) => !one.planned)) return <BackToPieces runId={run.id} />;
   const baking = run.clocks.some((clock) => clock.endedAt === null);
   const waiting = whole.lines.some(
     (one) => one.planned && loadsOf(one).some((_, i) => !startedIn(run, one, i + 1)),
   );
+  const step = hasFoot(view);
+  // Nothing is in the oven, and nothing has to go in any more.
+  const closes = !baking && !waiting;
+  if (!step && !closes) return undefined;
   return (
     <>
-      <BenchFoot run={run} whole={whole} view={view} />
-      {/* Nothing is in the oven, and nothing has to go in any more. */}
-      {!baking && !waiting ? <QuietAction title="Close the run" large onPress={onClose} /> : null}
+      {step ? <BenchFoot run={run} whole={whole} view={view} /> : null}
+      {closes ? <QuietAction title="Close the run" large onPress={onClose} /> : null}
     </>
   );
+}
+
+function ToLogbook() {
+  const router = useRouter();
+  return <MainAction title="To the logbook" onPress={() => router.navigate('/logbook')} />;
 }
 
 /** Loads in the oven with their clocks, and those that have still to go in. */
