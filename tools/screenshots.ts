@@ -60,7 +60,7 @@ async function oneStepDone(page: Page): Promise<void> {
     .first()
     .click();
   await page.getByRole('heading', { name: 'Next' }).waitFor();
-  await page.mouse.move(200, 400);
+  await page.getByText(/^In time/).scrollIntoViewIfNeeded();
 }
 
 const SHOTS: readonly Shot[] = [

@@ -1,4 +1,5 @@
-import type { RunDay, Timed } from './runDay';
+import type { RunDay } from './runDay';
+import type { Timed } from './timed';
 import { thingKey, type Thing } from './chore';
 
 /** What a lane of the day is about. */

@@ -1,7 +1,7 @@
 import type { KitchenDoc } from '../../model/documents';
 import { thingKey } from './chore';
 import { OVEN_STAYS_ON_S, OVEN_WARMS_S } from './chores.table';
-import type { Timed } from './runDay';
+import type { Timed } from './timed';
 
 /** An oven turned on, or from one heat to another. */
 export interface OvenTurn {

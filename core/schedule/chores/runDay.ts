@@ -14,27 +14,13 @@ import {
   type Simulated,
   type Starts,
 } from '../solver';
-import type { Chore, Thing } from './chore';
+import type { Thing } from './chore';
 import { turnsOf, type OvenTurn } from './ovenTurns';
+import type { Timed } from './timed';
 import { slackOf, waitsAtOnce } from './slack';
 import { problemOf, type Posed } from './problemOf';
 import { AS_PLANNED, groupingsOf as groupingsOfRun } from './runWork';
 import { together, type AskedRun, type GroupedRuns, type Together } from './together';
-
-/** A chore at its time. */
-export interface Timed {
-  readonly chore: Chore;
-  /** Local times, to the minute. */
-  readonly startAt: string;
-  readonly endAt: string;
-  /** Minutes before the run must be ready. */
-  readonly startMin: number;
-  readonly endMin: number;
-  /** How much earlier it could begin with nothing else moved, s. */
-  readonly slackS: number;
-  /** What keeps it from beginning earlier than that; null where it is the beginning of the day. */
-  readonly heldBy: string | null;
-}
 
 /** A run's day on all that the kitchen has. */
 export interface RunDay {
