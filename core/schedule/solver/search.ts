@@ -57,7 +57,7 @@ export const forwards = (problem: Problem, options: SearchOptions): Found | null
 
 /** Orders to try for a day of so many jobs: enough for a small one, and no more than somebody waits for. */
 export const triesFor = (jobs: number): number =>
-  Math.round(Math.min(3000, Math.max(300, 100_000 / Math.max(1, jobs))));
+  Math.round(Math.min(3000, Math.max(300, 90_000 / Math.max(1, jobs))));
 
 /** The one day that the simplest order gives, longest way to the end first; null where it comes to none. */
 export function firstBackwards(problem: Problem): Found | null {
