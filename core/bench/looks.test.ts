@@ -1,30 +1,13 @@
-import type { OvenDoc, TinDoc } from '../model/documents';
-import { CUPCAKE, EVENING, plan } from '../plan/test-utils/lines';
-import { TYPICAL_TIMES } from '../process/typicalTimes.table';
+import { WELLS, plannedWell } from '../plan/test-utils/wells';
 import { chanceOf } from '../schedule/solver';
 import { recordLook, startClock } from './clock';
 import { nextLookS } from './looks';
 
-/** An oven that nobody has put a thermometer into. */
-const OVEN = { ...(EVENING.kitchen.ovens[0] as OvenDoc), offsetC: null, racks: 1 };
-const TIN = EVENING.kitchen.tins.find(({ id }) => id === 'tin-standard') as TinDoc;
-const WELLS = TYPICAL_TIMES.filter(
-  ({ pan, share, massG }) => massG < 150 && share === undefined && !('shape' in pan),
-);
 type Row = (typeof WELLS)[number];
 
 /** What the app says of a well in that air. */
-function said({ pan, massG }: Row, airC: number) {
-  const mm = (m: number) => Math.round(m * 1000);
-  const tin = {
-    ...TIN,
-    topMm: 2 * mm(pan.topRadiusM),
-    baseMm: 2 * mm(pan.baseRadiusM),
-    depthMm: mm(pan.depthM),
-  };
-  const fill = { by: 'mass' as const, massG };
-  const line = { ...CUPCAKE, count: 6, ovenC: airC, fill, frosting: null, lots: [] };
-  const of = plan(line, { kitchen: { ovens: [OVEN], tins: [tin], beliefs: [] } });
+function said(row: Row, airC: number) {
+  const of = plannedWell(row, airC);
   return { time: of.figure('bake.time'), look: of.figure('bake.firstLook').value };
 }
 

@@ -12,28 +12,15 @@ import { FAMILY_FILES } from '../../../demo/families';
 import { planWhole } from '../../plan';
 import { minutesOf } from '../../model/localTime';
 import { toEnd } from '../solver';
+import { dayOf as foundDay, file, inKitchen } from './test-utils/days';
 import { lanesByLine, lanesByThing, timelineOf } from './lanes';
 
-const file = (name: string): DayFile => {
-  const found = FAMILY_FILES[name];
-  if (!found) throw new Error(`the demo has a file "${name}"`);
-  return found;
-};
 const FEW = 16;
-const dayOf = (of: DayFile, tries = FEW): RunDay => {
-  const day = toEnd(dayOfFile(of, tries));
-  if (!day) throw new Error('a day comes together');
-  return day;
-};
+const dayOf = (of: DayFile, tries = FEW): RunDay => foundDay(of, tries);
 /** The evening's, once: it has twelve lines. */
 const EVENING = dayOf(file('evening'), 8);
 const labels = (day: RunDay, lineId: string) =>
   day.chores.filter(({ chore }) => chore.lineIds.includes(lineId)).map(({ chore }) => chore.label);
-const inKitchen = (of: DayFile, over: Partial<DayFile['kitchen']>): DayFile => ({
-  ...of,
-  kitchen: { ...of.kitchen, ...over },
-});
-
 describe('the work of a run', () => {
   it.each(Object.keys(FAMILY_FILES))(
     'of %s comes after itself in no ring and names what it waits for',

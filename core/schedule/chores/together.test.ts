@@ -13,23 +13,11 @@ import { planWhole } from '../../plan';
 import { toEnd } from '../solver';
 import { amountsOf } from '../../bench/amounts';
 import { handsOf, mixableMl } from './limits';
+import { dayOf as foundDay, file, inKitchen } from './test-utils/days';
 import { sharedBowls } from './mixedOnce';
 import { AS_PLANNED } from './runWork';
 
-const file = (name: string): DayFile => {
-  const found = FAMILY_FILES[name];
-  if (!found) throw new Error(`the demo has a file "${name}"`);
-  return found;
-};
-const dayOf = (of: DayFile, tries = 6): RunDay => {
-  const day = toEnd(dayOfFile(of, tries, 200));
-  if (!day) throw new Error('a day comes together');
-  return day;
-};
-const inKitchen = (of: DayFile, over: Partial<DayFile['kitchen']>): DayFile => ({
-  ...of,
-  kitchen: { ...of.kitchen, ...over },
-});
+const dayOf = (of: DayFile, tries = 6): RunDay => foundDay(of, tries, 200);
 /** The most of these that are going on at once. */
 const atOnce = (some: readonly Timed[]): number =>
   Math.max(
@@ -223,5 +211,22 @@ describe('a bowl that lines share', () => {
       mixed,
       3,
     );
+  });
+});
+
+describe('another line in a run', () => {
+  it('takes away nothing that bounds the chores of the others', () => {
+    const of = file('minis');
+    const [first, ...others] = of.run.lines;
+    if (!first) throw new Error('the run has lines');
+    const chores = (lines: typeof of.run.lines) =>
+      workOf(planWhole({ ...of, run: { ...of.run, lines } }), of.kitchen);
+    const more = new Map(chores(of.run.lines).map((chore) => [chore.id, chore]));
+    for (const { id, after, holds } of chores(others).filter((one) => !one.id.startsWith('made:'))) {
+      const same = more.get(id);
+      for (const { chore, mostS } of after)
+        expect(same?.after.find((gap) => gap.chore === chore)?.mostS).toBe(mostS);
+      expect(same?.holds.map(({ of: thing }) => thing)).toEqual(holds.map(({ of: thing }) => thing));
+    }
   });
 });
