@@ -1,5 +1,6 @@
 import type { CoatChoice, FillingChoice, FrostingChoice, Lot } from '../../model/documents';
 import type { LinePlan } from '../../plan';
+import { evenLoads } from '../../process/loads';
 import { byFigure, byUsual, type ChoreGap } from './chore';
 import { HANDS, onBench, one, within, type Beside, type Work } from './lineWork';
 import { COAT_WITHIN_S, DIP_WITHIN_S, FROSTING_TIMES, HANDS_S, TOP_S, TOP_SETS_S } from './chores.table';
@@ -154,15 +155,32 @@ export function dipWork(
 ): string {
   const pieces = plan.parts.count.made.value;
   const garnished = lots.some(({ toppings }) => toppings.length > 0);
-  const melted = meltWork(work, plan, coat.kind !== 'compound', beside.made(coat.formulaId));
+  const tempers = coat.kind !== 'compound';
   const eachS = HANDS_S.dip + (garnished ? HANDS_S.garnish : 0);
-  const dip = work.hands('dip', CHORE.dip(garnished).label, eachS * pieces, each(eachS), {
-    detail: CHORE.dip(garnished).detail,
-    uses: ['finish', 'shared'],
-    holds: [HANDS, one({ kind: 'vessel', id: coat.vesselId })],
-    pieces,
-    fresh: 1,
-    after: [melted, ...after],
+  // A coat stays workable for so long: what takes longer is dipped in lots, each in a coat melted anew.
+  const atOnce = Math.max(1, Math.floor((tempers ? COAT_WITHIN_S.tempered : COAT_WITHIN_S.melted) / eachS));
+  const sizes = evenLoads(pieces, atOnce);
+  let dip = '';
+  sizes.forEach((own, i) => {
+    const lot = sizes.length > 1 ? `-${i + 1}` : '';
+    const melted = meltWork(work, plan, tempers, beside.made(coat.formulaId), lot);
+    // Pieces of later lots stay in the cold until their turn.
+    const ready =
+      i === 0 ? after : after.map((gap) => (typeof gap === 'string' ? gap : { ...gap, mostS: null }));
+    dip = work.hands(
+      `dip${lot}`,
+      CHORE.round(CHORE.dip(garnished).label, i + 1, sizes.length),
+      eachS * own,
+      each(eachS),
+      {
+        detail: CHORE.dip(garnished).detail,
+        uses: ['finish', 'shared'],
+        holds: [HANDS, one({ kind: 'vessel', id: coat.vesselId })],
+        pieces: own,
+        fresh: 1,
+        after: [melted, ...ready, ...(i > 0 ? [dip] : [])],
+      },
+    );
   });
   const sets = plan.tasks.find(({ what }) => what.does === 'coat sets');
   return work.add('coat-sets', {
@@ -176,11 +194,17 @@ export function dipWork(
 }
 
 /** Pots are melted, and tempered where the chocolate asks for it; used while they are warm. */
-export function meltWork(work: Work, plan: LinePlan, tempers: boolean, made: ChoreGap | null): ChoreGap {
+export function meltWork(
+  work: Work,
+  plan: LinePlan,
+  tempers: boolean,
+  made: ChoreGap | null,
+  lot = '',
+): ChoreGap {
   const pots = Math.max(1, plan.pots.length);
   const potS = tempers ? HANDS_S.temper : HANDS_S.melt;
   const told = tempers ? CHORE.temper : CHORE.melt;
-  const id = work.hands('melt', told.label, potS * pots, told.basis(pots), {
+  const id = work.hands(`melt${lot}`, told.label, potS * pots, told.basis(pots), {
     detail: told.detail,
     uses: ['melt'],
     after: made ? [made] : [],

@@ -230,3 +230,17 @@ describe('another line in a run', () => {
     }
   });
 });
+
+describe('a coat', () => {
+  it('is melted anew for each lot that it stays workable for', () => {
+    const of = file('minis');
+    const lines = of.run.lines
+      .filter(({ id }) => id === 'cubes-dipped')
+      .map((line) => ({ ...line, count: 300 }));
+    const chores = workOf(planWhole({ ...of, run: { ...of.run, lines } }), of.kitchen);
+    const dips = chores.filter(({ id }) => /\/dip-\d+$/.test(id));
+    expect(dips.length).toBeGreaterThan(1);
+    expect(chores.filter(({ id }) => /\/melt-\d+$/.test(id)).length).toBe(dips.length);
+    for (const { takes } of dips) expect(takes.lengthS).toBeLessThanOrEqual(3600);
+  });
+});
