@@ -8,7 +8,9 @@ import { useNow } from './clock';
 import { runsIn, type Docs } from './documents';
 import { useDocuments } from './store';
 import { localNow } from './time';
+import { keepKnown, knownDay } from './knownDays';
 import { fileOf, usePlanner } from './plans';
+import { buildName, sumOf } from './seals';
 
 /** A run's day as far as it is known. */
 export interface DayView {
@@ -70,10 +72,14 @@ function dayFileOf(run: RunDoc, docs: Docs, local: string): DayFile {
   return { ...fileOf(run, docs, 0), beside: beside.map((one) => fileOf(one, docs, 0)) };
 }
 
-/** What a day follows from, as text: ticks, clocks and what was closed are no part of it. */
+/**
+ * What a day follows from, as text, whichever of its runs is asked about: ticks, clocks and what was closed are no part of
+ * it.
+ */
 const keyOf = ({ run, formulas, kitchen, changes, beside = [] }: DayFile): string => {
   const { prefs: _, store: __, ...things } = kitchen;
   const ofRun = (one: Pick<DayFile, 'run' | 'formulas'>) => [
+    one.run.id,
     one.run.readyAt,
     one.run.ahead ?? {},
     one.run.held ?? {},
@@ -81,7 +87,19 @@ const keyOf = ({ run, formulas, kitchen, changes, beside = [] }: DayFile): strin
     one.run.lines.map(({ ticks: ___, ...line }) => line),
     one.formulas,
   ];
-  return JSON.stringify([ofRun({ run, formulas }), beside.map(ofRun), things, changes ?? []]);
+  const all = [{ run, formulas }, ...beside].sort((a, b) => (a.run.id < b.run.id ? -1 : 1));
+  return JSON.stringify([all.map(ofRun), things, changes ?? []]);
+};
+
+/** Another build may find another day: its sums are its own. */
+const sumFor = (key: string): string => sumOf(`${buildName()} ${key}`);
+
+const runsOf = ({ run, beside = [] }: DayFile): string[] =>
+  [run.id, ...beside.map((one) => one.run.id)].sort();
+
+/** The day with a way out, as it was tried: what it is taken from is never later than it was promised. */
+export const keepTried = ({ file }: DayView, { id, known }: WayOut): void => {
+  if (known) keepKnown({ runs: runsOf(file), sum: `tried ${id}`, day: known });
 };
 
 /** The day of a run, found beside the page and kept for as long as nothing it follows from has changed. */
@@ -106,19 +124,26 @@ export function useRunDay(run: RunDoc): DayView {
     if (!ready || stoppedAt === key || useDays.getState().days[run.id]?.key === key) return undefined;
     let wanted = true;
     const ask = () => {
-      askDay(latest.current, 'as it stands', (far) => {
-        if (wanted) setShare(far);
-      }).then(
-        (day) => {
-          if (!wanted) return;
-          setFailed(false);
-          setShare(null);
-          keep(run.id, { key, day });
-        },
-        () => {
-          if (wanted) setFailed(true);
-        },
-      );
+      const asked = latest.current;
+      const sum = sumFor(key);
+      knownDay(run.id, sum)
+        .then((known) =>
+          askDay({ ...asked, known }, 'as it stands', (far) => {
+            if (wanted) setShare(far);
+          }),
+        )
+        .then(
+          (day) => {
+            if (!wanted) return;
+            setFailed(false);
+            setShare(null);
+            keep(run.id, { key, day });
+            if (day?.known) keepKnown({ runs: runsOf(asked), sum, day: day.known });
+          },
+          () => {
+            if (wanted) setFailed(true);
+          },
+        );
     };
     // A count that is being typed is not worth a day for each of its digits.
     const soon = setTimeout(ask, useDays.getState().days[run.id] ? TYPED_MS : 0);
@@ -144,12 +169,11 @@ export function useRunDay(run: RunDoc): DayView {
 }
 
 /** The day of a run as it would be, for looking at before it is changed. */
-export const askDayOnce = (run: RunDoc): Promise<RunDay | null> =>
-  askDay(
-    dayFileOf(run, useDocuments.getState().docs, localNow(Date.now())),
-    'as it would be',
-    () => undefined,
-  );
+export async function askDayOnce(run: RunDoc): Promise<RunDay | null> {
+  const file = dayFileOf(run, useDocuments.getState().docs, localNow(Date.now()));
+  const known = await knownDay(run.id, sumFor(keyOf(file)));
+  return askDay({ ...file, known }, 'as it would be', () => undefined);
+}
 
 /** What would give the day time; null while it is sought. */
 export function useWaysOut(view: DayView, wanted: boolean): readonly WayOut[] | null {

@@ -30,7 +30,7 @@ export function sumOf(text: string): string {
 }
 
 /** The build by the names of its scripts, each of which names what it holds; empty where it cannot be told. */
-const build = (): string =>
+export const buildName = (): string =>
   typeof document === 'undefined'
     ? ''
     : [...document.scripts]
@@ -42,7 +42,7 @@ const build = (): string =>
 export function readSeals(): Readonly<Record<string, string>> {
   try {
     const data = JSON.parse(localStorage.getItem(KEY) ?? 'null') as Partial<Seals> | null;
-    const sums = data?.build !== '' && data?.build === build() ? data.sums : null;
+    const sums = data?.build !== '' && data?.build === buildName() ? data.sums : null;
     return typeof sums === 'object' && sums !== null ? sums : {};
   } catch {
     return {};
@@ -54,7 +54,7 @@ let timer: ReturnType<typeof setTimeout> | null = null;
 
 /** Reads texts whole and seals them, a little later; null takes a document's seal away. */
 export function sealSoon(texts: Readonly<Record<string, string | null>>): void {
-  if (build() === '') return;
+  if (buildName() === '') return;
   waiting = { ...waiting, ...texts };
   if (timer) clearTimeout(timer);
   timer = setTimeout(seal, SOON_MS);
@@ -76,7 +76,7 @@ function seal(): void {
   }
   waiting = {};
   try {
-    localStorage.setItem(KEY, JSON.stringify({ build: build(), sums } satisfies Seals));
+    localStorage.setItem(KEY, JSON.stringify({ build: buildName(), sums } satisfies Seals));
   } catch {
     // Then everything is read whole at the next start.
   }

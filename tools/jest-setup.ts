@@ -9,7 +9,8 @@ jest.setTimeout(30000);
 // Kept values are texts; the page of these tests has no way to copy anything else.
 globalThis.structuredClone ??= <T>(value: T): T => value;
 // What is hidden is not drawn at all here; looking for what might be hidden takes most of a test's time.
-configure({ defaultHidden: true });
+// A machine that does other things as well answers late, not never.
+configure({ defaultHidden: true, asyncUtilTimeout: 8000 });
 
 // There are no workers in these tests: the model answers at once, as it would from one.
 jest.mock('../workers/ovenModel', () => ({

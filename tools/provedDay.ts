@@ -81,6 +81,7 @@ export async function provedSpan(
         ),
       ),
     ];
+    rows.push(...doorRows(problem, r, steps, { times, x }));
     const z = (mode: number, t: number): Term => `z${r}_${mode}_${t}`;
     for (let t = 0; t < knownSteps; t += 1) {
       const held = (of: (mode: number | undefined) => boolean): string[] => [
@@ -128,4 +129,35 @@ export async function provedSpan(
   const highs = await highsOf();
   const solved = highs.solve(text, { time_limit: limitS, mip_rel_gap: 0 });
   return { steps: Math.round(solved.ObjectiveValue), proved: solved.Status === 'Optimal' };
+}
+
+/** A door that is to stay shut is opened by nobody: for each begin of the one, no begin of the other that opens it. */
+function doorRows(
+  { jobs }: Problem,
+  resource: number,
+  steps: (seconds: number) => number,
+  { times, x }: { readonly times: (i: number) => number[]; readonly x: (i: number, t: number) => Term },
+): string[] {
+  const doors = jobs.flatMap(({ holds }, i) =>
+    holds.flatMap(({ resource: of, door }) => (of === resource && door ? [{ i, door }] : [])),
+  );
+  return doors.flatMap((shut) =>
+    doors.flatMap((other) =>
+      other.i === shut.i
+        ? []
+        : times(shut.i).flatMap((t) => {
+            const on = times(other.i).filter((at) =>
+              other.door.opens.some((opened) =>
+                shut.door.quiet.some(
+                  ([from, until]) =>
+                    at + steps(opened) > t + steps(from) && at + steps(opened) < t + steps(until),
+                ),
+              ),
+            );
+            if (on.length === 0) return [];
+            const sum = on.map((at) => `+ 1 ${x(other.i, at)}`).join(' ');
+            return [`${sum} + 1 ${x(shut.i, t)} <= 1`];
+          }),
+    ),
+  );
 }

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
 import { inStyle } from '../../core/quantity';
-import { thingName, type RunDay, type Timed } from '../../core/schedule/chores';
+import { OVEN_DOOR, thingName, type RunDay, type Timed } from '../../core/schedule/chores';
 import { askDayOnce } from '../../state/runDay';
 import { runIn } from '../../state/documents';
 import { changeRunOf, useDocuments, useKitchen, useNumberStyle, useScreen } from '../../state/store';
@@ -84,7 +84,19 @@ function Inside({
   const [moved, setMoved] = useState(Math.round(earlierMin / 5) * 5);
   const held = (run.held ?? {})[chore.id];
   const after = day.chores.filter((other) => other.chore.after.some(({ chore: id }) => id === chore.id));
-  const waitsFor = [...day.chores, ...day.beside].find((other) => other.chore.id === heldBy)?.chore;
+  const all = [...day.chores, ...day.beside];
+  const before = all.find((other) => other.chore.id === heldBy);
+  const waitsFor = before?.chore;
+  // In one oven with something that is still in it: the door is what it waits for.
+  const shut = before && chore.kind === 'oven' && before.endMin < timed.startMin - 0.1;
+  const oven = ovenOf(chore);
+  const beside = all.filter(
+    (other) =>
+      other !== timed &&
+      oven !== null &&
+      ovenOf(other.chore) === oven &&
+      Math.abs(other.startMin - timed.startMin) * 60 <= OVEN_DOOR.togetherS + 1,
+  );
   const whose = chore.lineIds.map((id) => lineName(run, id)).join(', ');
   const { figureId, basis } = chore.takes;
   return (
@@ -106,11 +118,14 @@ function Inside({
       ) : null}
       <Body>
         {waitsFor
-          ? `It cannot begin sooner than ${slackS < 60 ? 'this' : `${spanText(slackS / 60)} earlier`}: “${waitsFor.label}” stands before it.`
+          ? `It cannot begin sooner than ${slackS < 60 ? 'this' : `${spanText(slackS / 60)} earlier`}: ${shut ? `the oven stays shut until “${waitsFor.label}” has set.` : `“${waitsFor.label}” stands before it.`}`
           : slackS < 60
             ? 'It begins the day.'
             : `It could begin ${spanText(slackS / 60)} earlier with nothing else moved.`}
       </Body>
+      {beside.length > 0 ? (
+        <Body>{`Into the oven together with ${beside.map((one) => `“${one.chore.label}”${whoseOf(run, one)}`).join(', ')}.`}</Body>
+      ) : null}
       {after.length > 0 ? (
         <Body>{`After it: ${after.map((one) => one.chore.label).join(', ')}.`}</Body>
       ) : null}
@@ -146,6 +161,17 @@ function Inside({
     </View>
   );
 }
+
+/** The oven that something bakes in with its door shut; null for what is not baked so. */
+const ovenOf = ({ holds }: Timed['chore']): string | null => {
+  const oven = holds.find(({ of, sets }) => of.kind === 'oven' && sets !== undefined)?.of;
+  return oven?.kind === 'oven' ? oven.id : null;
+};
+
+const whoseOf = (run: RunDoc, { chore }: Timed): string =>
+  chore.lineIds.length > 0 && chore.ofRun === undefined
+    ? ` of ${chore.lineIds.map((id) => lineName(run, id)).join(', ')}`
+    : '';
 
 /** What holding it there pushes, before it is let go. */
 function Moved({

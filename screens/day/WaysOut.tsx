@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
 import type { WayOut } from '../../core/schedule/chores';
-import { useWaysOut, type DayView } from '../../state/runDay';
+import { keepTried, useWaysOut, type DayView } from '../../state/runDay';
 import { changeKitchen, changeLines, changeRunOf } from '../../state/store';
 import { QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -39,7 +39,10 @@ export function WaysOut({
           <Tap
             key={way.id}
             label={`${way.words}: ${gains(way)}. Take it`}
-            onPress={() => take(run, way)}
+            onPress={() => {
+              keepTried(view, way);
+              take(run, way);
+            }}
             style={{
               flexDirection: 'row',
               gap: space(2),

@@ -1,4 +1,4 @@
-import { cleanup } from '@testing-library/react';
+import { cleanup, waitFor } from '@testing-library/react';
 import { useDocuments, useScreen } from '../../state/store';
 import type { CubeLine, MugLine, PieceDoc, PopLine, RunDoc } from '../../core/model/documents';
 import { FAMILY_FILES } from '../../demo/families';
@@ -175,7 +175,7 @@ describe('sums of a family', () => {
     fireEvent.click(dialog().getByRole('radio', { name: 'Another thickness' }));
     const thick = await dialog().findByRole('button', { name: /^Take thick/ });
     await dialog().findAllByText('Coat on a piece');
-    const [table_] = dialog().getAllByRole('table');
+    const [table_] = await dialog().findAllByRole('table');
     if (!table_) throw new Error('a table');
     expect(words(table_)).toMatch(/nowthenby.*Coat on a piece\d/);
     expect(line<PopLine>(0).coat?.thickness).toBe('usual');
@@ -230,11 +230,11 @@ describe('starting and bringing in', () => {
   it('offers what leftovers make, and starts it', async () => {
     open(<FromScreen />);
     fireEvent.click(await screen.findByTestId('offer-bare-balls'));
+    await waitFor(() => expect(router.replace).toHaveBeenCalled());
     const made = Object.values(useDocuments.getState().docs).find(
       (doc) => doc.kind === 'run' && doc.name.startsWith('Rolled balls'),
     );
     expect(made).toMatchObject({ lines: [{ family: 'pop', coat: null, count: 16 }] });
-    expect(router.replace).toHaveBeenCalled();
   });
 
   it('starts pops without baking, and says what the kitchen lacks', () => {

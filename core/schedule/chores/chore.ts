@@ -18,6 +18,8 @@ export interface ChoreHold {
   readonly units: number;
   /** An oven's heat, °C as set; all that is in it at once agrees on it. */
   readonly settingC?: number;
+  /** Bakes in it, so many one after another, that sink where its door is opened before they have set. */
+  readonly sets?: number;
   /** What is mixed in a bowl, ml. */
   readonly ml?: number;
   /** Held on from this chore to the end of that one: a tin from filling to washing. */

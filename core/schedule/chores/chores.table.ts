@@ -35,6 +35,9 @@ export const HANDS_S = {
   crumble: 180,
   melt: 300,
   temper: 900,
+  /** A coat stirred warm again, and brought back into temper. */
+  rewarm: 120,
+  retemper: 300,
   washMould: 240,
   cutSheet: 300,
   cutEach: 5,
@@ -53,11 +56,13 @@ export const SKILL_OF: Readonly<Record<string, Skill>> = {
   soak: 'finish',
   'fill-in': 'finish',
   frosting: 'finish',
+  soften: 'finish',
   colour: 'finish',
   frost: 'finish',
   cover: 'finish',
   top: 'finish',
   melt: 'chocolate',
+  warm: 'chocolate',
   dip: 'chocolate',
 };
 
@@ -80,6 +85,11 @@ export const IN_TIN = { standS: 420, mostS: 300 } as const;
 /** An oven is hot so long after it was turned on, and changes from one heat to another in so long, s. Basis: typical. */
 export const OVEN_WARMS_S = 1200;
 export const OVEN_CHANGES_S = 900;
+/**
+ * What goes into an oven within so long goes in together, s; after it the door stays shut until so much of a bake is over.
+ * Basis: judgement; a crumb has set and no longer sinks by then, and a first look is never sooner.
+ */
+export const OVEN_DOOR = { togetherS: 120, setShare: 0.7 } as const;
 /** An oven that stands empty for longer is turned off in between, s. Basis: judgement. */
 export const OVEN_STAYS_ON_S = 3600;
 
@@ -96,6 +106,9 @@ export const FROSTING_TIMES: Readonly<
   'cooked meringue': { makeMin: 20, restS: 0, withinS: 900 },
   glaze: { makeMin: 6, restS: 0, withinS: 900 },
 };
+
+/** Frosting from the fridge gives again after so long in the room, s. Basis: typical. */
+export const FROSTING_OUT_S = 3600;
 
 /** What else is made for a run, besides weighing: minutes at it. Basis: typical. */
 export const MAKE_MIN = { filling: 12, frosting: 12, binder: 12, coat: 8, topping: 10, batter: 12 } as const;

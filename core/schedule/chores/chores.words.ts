@@ -40,7 +40,7 @@ export const CHORE = {
   }),
   outBasis: (tins: number, again: boolean) =>
     `About ${again ? 4 : 1} min a tin, ${tins === 1 ? 'one tin' : `${tins} tins`}.`,
-  cool: { label: 'Cool', detail: 'On a rack, air under it.' },
+  cool: { label: 'Cool', detail: 'On a rack, air under it; covered once it is cold.' },
   coolToCut: { label: 'Cool', detail: 'In the tin, then chilled: a cold sheet cuts clean.' },
   coolToCrumble: { label: 'Cool', detail: 'Below {30 °C} it crumbles without steaming wet.' },
   soak: { label: 'Prick and soak', detail: 'A spoon at a time, and let it sink in.' },
@@ -51,6 +51,12 @@ export const CHORE = {
   },
   frost: { label: 'Frost', detail: 'Cool cakes only: warm ones melt it.' },
   frostAndTop: { label: 'Frost and top', detail: 'A few at a time: toppings hold while it is wet.' },
+  frostingOut: (name: string) => ({
+    label: `${name} out of the fridge`,
+    detail: 'Cold it tears cake, and splits when it is beaten.',
+    basis: 'About an hour in a usual room.',
+  }),
+  soften: (name: string) => ({ label: `Beat ${name} soft again`, basis: 'About 3 min.' }),
   frostingThere: { label: 'Beat the frosting soft', detail: 'A stiff one tears the cake.' },
   frostingMade: (kind: FrostingKind) => ({
     label: `Make the ${kind}`,
@@ -73,6 +79,16 @@ export const CHORE = {
     label: 'Melt and temper',
     detail: 'Test a drop on paper before the first piece.',
     basis: (n: number) => `About 15 min for ${pots(n)} each.`,
+  },
+  rewarm: {
+    label: 'Stir the coat warm again',
+    detail: 'It thickens as it stands: short bursts, and stir.',
+    basis: 'About 2 min a pot.',
+  },
+  retemper: {
+    label: 'Bring the coat back into temper',
+    detail: 'Warm it gently and test a drop on paper; overheated, it is tempered again from the start.',
+    basis: 'About 5 min a pot.',
   },
   dip: (garnish: boolean) => ({
     label: garnish ? 'Dip and garnish' : 'Dip',

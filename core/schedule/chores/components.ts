@@ -1,31 +1,89 @@
 import { readSteps } from '../../formula';
 import type { FrostingChoice, Line } from '../../model/documents';
 import type { Batch, RunPlan } from '../../plan';
-import { byHand, byUsual, type ChoreGap } from './chore';
+import { byHand, byUsual, fixedTime, type ChoreGap } from './chore';
 import { Work, within, type Beside } from './lineWork';
-import { FROSTING_KEEPS_DAYS, HANDS_S, MAKE_MIN, PART_KEEPS_DAYS } from './chores.table';
+import {
+  FROSTING_KEEPS_DAYS,
+  FROSTING_OUT_S,
+  FROSTING_TIMES,
+  HANDS_S,
+  MAKE_MIN,
+  PART_KEEPS_DAYS,
+} from './chores.table';
 import { CHORE, PART } from './chores.words';
+
+/** Parts that are made so many days before, by their id. */
+export type Ahead = Readonly<Record<string, number>>;
 
 /** Words of a step that is waited for, not worked at. */
 const WAITS = /\b(chill|cool|rest|set|stand|freeze|refrigerate|soak|steep|infuse|prove|overnight|leave)/i;
 
 /** Fillings, frostings, coats and binders that the run makes once, each before what it goes into. */
-export function componentsWork(whole: RunPlan): { readonly chores: Work['chores']; readonly beside: Beside } {
+export function componentsWork(
+  whole: RunPlan,
+  ahead: Ahead = {},
+): { readonly chores: Work['chores']; readonly beside: Beside } {
   const batches = whole.components?.batches ?? [];
   const ready = new Map<string, ChoreGap>();
+  const soft = new Map<string, number>();
   const chores: Work['chores'] = [];
   // What is part of another stands after it in the list: it is made first.
   for (const batch of [...batches].reverse()) {
     const work = new Work(`made:${batch.id}`, batch.lineIds);
     work.part = PART.made(work.idOf('all'), batch.formula.name, keepsDays(batch, whole));
-    ready.set(batch.formula.id, madeWork(work, batch, ready));
+    const within = softWithinS(batch, whole);
+    if (within !== null) soft.set(batch.formula.id, within);
+    const made = madeWork(work, batch, ready);
+    const kept = (ahead[work.part.id] ?? 0) > 0 && within !== null;
+    ready.set(batch.formula.id, kept ? softenWork(work, batch.formula.name, made) : made);
     chores.push(...work.chores);
   }
-  return { chores, beside: { made: (id) => (id ? (ready.get(id) ?? null) : null) } };
+  return {
+    chores,
+    beside: {
+      made: (id) => (id ? (ready.get(id) ?? null) : null),
+      softS: (id) => (id ? (soft.get(id) ?? null) : null),
+    },
+  };
 }
 
 const frostingOf = (line: Line): FrostingChoice | null =>
   ('frosting' in line && (line.frosting as FrostingChoice | null)) || null;
+
+/** How long a frosting can be spread after it is made or beaten again, s; null for what is none, or stays as it is. */
+function softWithinS({ makes, formula, lineIds }: Batch, whole: RunPlan): number | null {
+  const kinds = whole.lines.flatMap(({ line }) => {
+    const frosting = lineIds.includes(line.id) ? frostingOf(line) : null;
+    return frosting?.formulaId === formula.id ? [frosting.kind] : [];
+  });
+  if (kinds.length === 0 && makes !== 'frosting') return null;
+  const times = (kinds.length > 0 ? kinds : (['buttercream'] as const)).flatMap(
+    (kind) => FROSTING_TIMES[kind].withinS ?? [],
+  );
+  return times.length > 0 ? Math.min(...times) : null;
+}
+
+/** What comes from the fridge stands until it gives, and is beaten soft: on the day, whenever it was made. */
+function softenWork(work: Work, name: string, made: ChoreGap): ChoreGap {
+  work.part = null;
+  const out = CHORE.frostingOut(name);
+  const stands = work.add('frosting-out', {
+    kind: 'ahead',
+    label: out.label,
+    detail: out.detail,
+    takes: fixedTime(FROSTING_OUT_S, out.basis),
+    after: [made],
+  });
+  const told = CHORE.soften(name);
+  return within(
+    work.hands('soften', told.label, HANDS_S.beatBought, told.basis, {
+      detail: CHORE.frostingThere.detail,
+      after: [stands],
+    }),
+    null,
+  );
+}
 
 /** Days that something made keeps, by the shortest of what it is used as. */
 function keepsDays({ makes, formula, lineIds }: Batch, whole: RunPlan): number {

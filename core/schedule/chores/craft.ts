@@ -3,7 +3,7 @@ import type { LinePlan } from '../../plan';
 import { METHODS } from '../../process/batter.table';
 import { byFigure, byHand, byUsual, type ChoreGap, type ChoreHold } from './chore';
 import { crumbWork } from './crumb';
-import { dipWork, finishWork, fromTheCold, meltWork } from './finish';
+import { dipWork, finishWork, fromTheCold, meltWork, warmWork } from './finish';
 import { HANDS, batterMl, mixing, one, taskIn, tasksOf, within, type Beside, type Work } from './lineWork';
 import {
   EATEN_WARM,
@@ -153,7 +153,12 @@ export function cakesicleWork(
       CHORE.shellCoat[0],
       HANDS_S.brushCavity,
       CHORE.shellCoatDetail,
-      [dry, ...(k === 1 ? [melted] : [{ ...melted, mostS: null }, work.idOf(`coat-a-${i}`)])],
+      [
+        dry,
+        ...(k === 1
+          ? [melted]
+          : [warmWork(work, plan, line.kind !== 'compound', melted, k), work.idOf(`coat-a-${i}`)]),
+      ],
       [HANDS, inMould],
     );
     const firstSet = shell('set-a', first);
@@ -236,6 +241,7 @@ export function cutWork(
         of: { kind: 'oven', id: oven.of.id },
         units: oven.n * things.perRack(oven.of.id),
         settingC: oven.of.settingC,
+        sets: task.times,
       },
       one({ kind: 'sheet', id: on.of.id }, on.n),
     ],

@@ -1,7 +1,7 @@
 import type { LinePlan } from '../../plan';
 import { METHODS } from '../../process/batter.table';
 import { byFigure, type ChoreGap } from './chore';
-import { HANDS, batterMl, mixing, one, taskIn, tasksOf, type Beside, type Work } from './lineWork';
+import { HANDS, batterMl, mixing, one, taskIn, tasksOf, within, type Beside, type Work } from './lineWork';
 import { HANDS_S } from './chores.table';
 import { CHORE } from './chores.words';
 
@@ -41,13 +41,15 @@ export function crumbWork(
                 of: { kind: 'oven', id: oven.of.id } as const,
                 units: oven.n * perRack(oven.of.id),
                 settingC: oven.of.settingC,
+                sets: task.times,
               },
             ]
           : []),
         ...(on?.of.kind === 'sheet' ? [one({ kind: 'sheet', id: on.of.id }, on.n)] : []),
         ...(microwave ? [one({ kind: 'microwave', id: microwave.id })] : []),
       ],
-      after: [mix],
+      // Batter does not wait for its oven, least of all over night.
+      after: [within(mix, METHODS[method].waitMin * 60)],
     });
     return work.add(`${prefix}cool`, {
       kind: 'wait',

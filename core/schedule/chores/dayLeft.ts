@@ -1,6 +1,14 @@
 import { localOf, minutesOf, type ClockChange } from '../../model/localTime';
 import type { KitchenDoc } from '../../model/documents';
-import { breachesOf, forwards, type Breach, type Job, type JobGap, type Problem } from '../solver';
+import {
+  breachesOf,
+  doorFromNow,
+  forwards,
+  type Breach,
+  type Job,
+  type JobGap,
+  type Problem,
+} from '../solver';
 import type { Chore } from './chore';
 import { problemOf } from './problemOf';
 import { nightsBefore, type RunDay } from './runDay';
@@ -96,7 +104,11 @@ function leftOf(
     if (own) {
       const leftS = own.leftS ?? Math.max(0, job.lengthS - own.begunAgoS);
       // What is over its time may be ready at any moment: a minute is what looking takes.
-      return { ...job, lengthS: Math.max(60, leftS), holds: holding ? job.holds : [], after: [], fixedS: 0 };
+      const lengthS = Math.max(60, leftS);
+      const holds = job.holds.map((hold) =>
+        hold.door ? { ...hold, door: doorFromNow(hold.door, own.begunAgoS, lengthS) } : hold,
+      );
+      return { ...job, lengthS, holds: holding ? holds : [], after: [], fixedS: 0 };
     }
     const after = job.after.map((gap): JobGap => {
       const endedAgoS = of(gap.job)?.endedAgoS;

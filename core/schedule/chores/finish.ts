@@ -60,7 +60,7 @@ export function finishWork(work: Work, { plan, finishing, loads, beside }: ToFin
           eachS[filling.how] * pieces,
           each(eachS[filling.how]),
           {
-            ...told([...last, ...(made ? [made] : [])]),
+            ...told([...last, ...(made ? [{ ...made, mostS: beside.softS(filling.formulaId) }] : [])]),
             detail: CHORE.fill[filling.how].detail,
             uses: ['fill', 'shared'],
           },
@@ -209,6 +209,30 @@ export function meltWork(
     uses: ['melt'],
     after: made ? [made] : [],
   });
+  return within(id, tempers ? COAT_WITHIN_S.tempered : COAT_WITHIN_S.melted);
+}
+
+/** A coat that stood since the round before is brought back to what it was. */
+export function warmWork(
+  work: Work,
+  plan: LinePlan,
+  tempers: boolean,
+  melted: ChoreGap,
+  round: number,
+): ChoreGap {
+  const pots = Math.max(1, plan.pots.length);
+  const told = tempers ? CHORE.retemper : CHORE.rewarm;
+  const id = work.hands(
+    `warm-${round}`,
+    told.label,
+    (tempers ? HANDS_S.retemper : HANDS_S.rewarm) * pots,
+    told.basis,
+    {
+      detail: told.detail,
+      load: round,
+      after: [{ ...melted, mostS: null }],
+    },
+  );
   return within(id, tempers ? COAT_WITHIN_S.tempered : COAT_WITHIN_S.melted);
 }
 

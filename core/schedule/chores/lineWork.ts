@@ -113,6 +113,8 @@ export function taskIn(tasks: ReadonlyMap<string, Task>, id: string): Task {
 export interface Beside {
   /** The chore after which something made by that formula is ready; null where none makes it. */
   readonly made: (formulaId: string | null | undefined) => ChoreGap | null;
+  /** For how long after it something made can be spread, s; null where it stays as it is. */
+  readonly softS: (formulaId: string | null | undefined) => number | null;
 }
 
 export type LineOf<F extends Line['family']> = Extract<Line, { readonly family: F }>;

@@ -1,6 +1,7 @@
 import type { KitchenDoc } from '../../model/documents';
-import type { Doubt, Job, JobHold, JobResource, Problem, Span } from '../solver';
+import type { Door, Doubt, Job, JobHold, JobResource, Problem, Span } from '../solver';
 import { thingKey, type Chore, type Thing } from './chore';
+import { OVEN_DOOR } from './chores.table';
 import type { Skill } from '../../model/kinds';
 import { limitsOf, type Limit } from './limits';
 import { resourceOf, unitsOf } from './things';
@@ -68,7 +69,7 @@ export function problemOf(
   const jobs = chores.map((chore, i): Job => {
     const holds: JobHold[] = [];
     for (const one of chore.holds) {
-      const { of, units, settingC, until } = one;
+      const { of, units, settingC, sets, until } = one;
       const resource = placeOf(of);
       if (resource === null) continue;
       const has = resources[resource]?.units ?? 0;
@@ -79,6 +80,7 @@ export function problemOf(
         resource,
         units: turns ? Math.min(units, has) : units,
         ...(settingC === undefined ? {} : { mode: settingC }),
+        ...(sets === undefined ? {} : { door: doorOf(chore.takes.lengthS, sets) }),
       };
       const last = until === undefined ? undefined : place.get(until);
       const way = last === undefined || last === i ? null : wayBetween(chores, place, i, last);
@@ -111,6 +113,19 @@ export function problemOf(
   });
   const doubts = chores.map(({ takes: { cause, shared, own } }): Doubt => ({ cause, shared, own }));
   return { problem: { jobs, resources, spans }, doubts, things, lacking };
+}
+
+/** When a door is opened for what bakes, so many times over, and when for nothing else. */
+function doorOf(lengthS: number, times: number): Door {
+  const each = Math.round(lengthS) / times;
+  const bakes = Array.from({ length: times }, (_, k) => k * each);
+  return {
+    opens: [...bakes, Math.round(lengthS)],
+    quiet: bakes.flatMap((at) => {
+      const [from, until] = [at + OVEN_DOOR.togetherS, at + each * OVEN_DOOR.setShare];
+      return until > from ? [[from, until] as const] : [];
+    }),
+  };
 }
 
 /** A day ends at 0 by itself: what ends no sooner is not bounded. */

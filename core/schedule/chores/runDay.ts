@@ -9,6 +9,7 @@ import {
   toEnd,
   triesFor,
   type Breach,
+  asFound,
   type Found,
   type SearchOptions,
   type Simulated,
@@ -19,6 +20,7 @@ import { turnsOf, type OvenTurn } from './ovenTurns';
 import type { Timed } from './timed';
 import { slackOf, waitsAtOnce } from './slack';
 import { problemOf, type Posed } from './problemOf';
+import { groupedAs, knownOf, startsAs, type KnownDay } from './known';
 import { AS_PLANNED, groupingsOf as groupingsOfRun } from './runWork';
 import { together, type AskedRun, type GroupedRuns, type Together } from './together';
 
@@ -49,6 +51,8 @@ export interface RunDay {
   readonly things: readonly Thing[];
   /** What the solver found, to begin from when something moves. */
   readonly starts: Starts;
+  /** The same to be written down; null without a day. */
+  readonly known: KnownDay | null;
 }
 
 export interface DayQuestion extends Omit<AskedRun, 'id'> {
@@ -57,6 +61,8 @@ export interface DayQuestion extends Omit<AskedRun, 'id'> {
   readonly changes?: readonly ClockChange[] | undefined;
   /** Other runs that share the kitchen's day. */
   readonly beside?: readonly AskedRun[] | undefined;
+  /** The day as it was found last; and whether nothing that it follows from has changed since. */
+  readonly known?: { readonly day: KnownDay; readonly same: boolean } | undefined;
 }
 
 export interface DayEffort {
@@ -108,8 +114,10 @@ export function* dayInSteps(
   question: DayQuestion,
   effort: DayEffort = {},
 ): Generator<number, RunDay | null, void> {
-  const { kitchen, beside = [], changes } = question;
+  const { kitchen, beside = [], changes, known } = question;
   const own: AskedRun = { ...question, id: question.id ?? '' };
+  const stood = known && standing(question, own, known.day);
+  if (known?.same && stood) return ended(question, stood, effort);
   const plain = together(own, beside, kitchen, changes);
   if (plain.chores.length === 0) return null;
   const posedPlain = posedAt(question, plain, 0);
@@ -120,16 +128,47 @@ export function* dayInSteps(
     ...options,
     tries: Math.ceil(options.tries * (ways.length > 0 ? 1 - GROUPING_SHARE : 1)),
   });
-  if (!searched) return null;
-  const {
-    work,
-    posed: bare,
-    found: first,
-  } = yield* regrouped(question, own, ways, options, {
+  if (!searched) return stood ? ended(question, stood, effort) : null;
+  const found = yield* regrouped(question, own, ways, options, {
     work: plain,
     posed: posedPlain,
     found: searched,
+    grouped: new Map(),
   });
+  const fresh = ended(question, found, effort);
+  if (!stood) return fresh;
+  // What stood can still be worked: more of something never makes a day begin sooner than that.
+  const kept = ended(question, stood, effort);
+  if (!kept || (fresh && beginsMin(fresh) <= beginsMin(kept) + 0.02)) return fresh;
+  const better = yield* backwardsInSteps(stood.posed.problem, {
+    ...options,
+    tries: Math.ceil(options.tries * GROUPING_SHARE),
+    from: stood.found.starts,
+  });
+  const bettered = better && ended(question, { ...stood, found: better }, effort);
+  return bettered && beginsMin(bettered) <= beginsMin(kept) ? bettered : kept;
+}
+
+/** When all of a day begins, its ovens included, min before what is asked about must be ready. */
+const beginsMin = ({ chores, beside, turns }: RunDay): number =>
+  Math.max(...[...chores, ...beside].map(({ startMin }) => startMin), ...turns.map(({ atMin }) => atMin));
+
+/** A day that stood, as it is in what is asked now; null where it cannot be worked any more. */
+function standing(question: DayQuestion, own: AskedRun, known: KnownDay): Attempt | null {
+  const { kitchen, beside = [], changes } = question;
+  const grouped = groupedAs(known, [own, ...beside], kitchen);
+  if (!grouped) return null;
+  const work = together(own, beside, kitchen, changes, grouped);
+  const starts = startsAs(known, own.id, work);
+  if (!starts) return null;
+  const posed = posedAt(question, work, 0);
+  if (posed.lacking.length > 0 || breachesOf(posed.problem, starts).length > 0) return null;
+  return { work, posed, found: asFound(posed.problem, starts), grouped };
+}
+
+/** A day that was found, with what its margin is and where it then stands. */
+function ended(question: DayQuestion, attempt: Attempt, effort: DayEffort): RunDay | null {
+  const { work, posed: bare, found: first } = attempt;
   const sim = simulated(bare.problem, first.starts, bare.doubts, {
     seed: 7,
     days: effort.days ?? DAYS,
@@ -139,15 +178,19 @@ export function* dayInSteps(
   // The margin goes to the end of the day; nights fall elsewhere then, and the day is laid anew round them.
   const inHandS = Math.ceil(sim.marginS / 300) * 300;
   const posed = posedAt(question, work, inHandS);
-  const found = moved(posed, first, options);
+  const tries = effort.tries ?? triesFor(work.chores.length);
+  const found = moved(posed, first, { seed: effort.seed ?? 1, tries });
   if (!found) return null;
-  return told(question, work, posed, found, sim, inHandS);
+  const runs = [{ ...question, id: question.id ?? '' }, ...(question.beside ?? [])];
+  const known = knownOf(question.id ?? '', runs, work, first.starts, attempt.grouped);
+  return { ...told(question, work, posed, found, sim, inHandS), known };
 }
 
 interface Attempt {
   readonly work: Together;
   readonly posed: Posed;
   readonly found: Found;
+  readonly grouped: GroupedRuns;
 }
 
 /** The same day with its pieces grouped otherwise over loads and rounds, where that makes it better. */
@@ -159,10 +202,9 @@ function* regrouped(
   plain: Attempt,
 ): Generator<number, Attempt, void> {
   const { kitchen, beside = [], changes } = question;
-  let grouped: GroupedRuns = new Map();
   let best = plain;
   for (const { runId, regroup, worthS } of ways) {
-    const runs = new Map(grouped).set(runId, regroup(grouped.get(runId) ?? AS_PLANNED));
+    const runs = new Map(best.grouped).set(runId, regroup(best.grouped.get(runId) ?? AS_PLANNED));
     const work = together(own, beside, kitchen, changes, runs);
     const posed = posedAt(question, work, 0);
     const found: Found | null = yield* backwardsInSteps(posed.problem, {
@@ -172,8 +214,7 @@ function* regrouped(
       from: startsOf(work, best),
     });
     if (!found || scoreOf(found.worth) > scoreOf(best.found.worth) - worthS) continue;
-    best = { work, posed, found };
-    grouped = runs;
+    best = { work, posed, found, grouped: runs };
   }
   return best;
 }
@@ -241,6 +282,7 @@ const emptyDay = ({ lacking, things }: Posed): RunDay => ({
   lacking,
   things,
   starts: [],
+  known: null,
 });
 
 function told(
@@ -250,7 +292,7 @@ function told(
   found: Found,
   sim: Simulated,
   inHandS: number,
-): RunDay {
+): Omit<RunDay, 'known'> {
   const at = (seconds: number) => localOf(lastMin + (seconds - inHandS) / 60, changes);
   const minutesBefore = (seconds: number) => (ownDueS + inHandS - seconds) / 60;
   const secondsAt = (minutes: number) => ownDueS + inHandS - minutes * 60;

@@ -6,7 +6,7 @@ import { mixableMl } from './limits';
 import { mixedOnce, sharedBowls } from './mixedOnce';
 import { coldRoomOf } from '../cold';
 import type { Chore, ChoreGap } from './chore';
-import { componentsWork } from './components';
+import { componentsWork, type Ahead } from './components';
 import { cakesicleWork, cutWork, mugWork, popWork, type CraftThings } from './craft';
 import { Work } from './lineWork';
 import { wellsWork } from './wells';
@@ -39,11 +39,8 @@ export function groupingsOf(whole: RunPlan, kitchen: KitchenDoc): Regrouping[] {
   }));
   const sized = whole.lines.flatMap((plan) => {
     if (!plan.planned) return [];
-    const { line, loads, parts } = plan;
-    const mould =
-      line.family === 'cakesicle' ? kitchen.moulds?.find(({ id }) => id === line.mouldId) : undefined;
-    const all = loads.sizes.reduce((sum, one) => sum + one, 0);
-    const full = mould ? fullLoads(all, mould.cavities * mould.owned) : (parts.loadPlan?.unevened ?? []);
+    const { line, loads } = plan;
+    const full = fullFirst(plan, kitchen);
     const even = full.length !== loads.sizes.length || full.every((size, i) => size === loads.sizes[i]);
     if (even) return [];
     return [full, [...full].reverse()].map((sizes): Regrouping => ({
@@ -54,9 +51,23 @@ export function groupingsOf(whole: RunPlan, kitchen: KitchenDoc): Regrouping[] {
   return [...mixed, ...sized];
 }
 
+/** Loads or rounds of a line as large as they can be, the rest last; empty where it has none. */
+export function fullFirst({ line, loads, parts }: LinePlan, kitchen: KitchenDoc): readonly number[] {
+  const mould =
+    line.family === 'cakesicle' ? kitchen.moulds?.find(({ id }) => id === line.mouldId) : undefined;
+  if (!mould) return parts.loadPlan?.unevened ?? [];
+  const all = loads.sizes.reduce((sum, one) => sum + one, 0);
+  return fullLoads(all, mould.cavities * mould.owned);
+}
+
 /** All chores of a run, from butter out to packed and cold: of each line, and of what lines share. */
-export function workOf(whole: RunPlan, kitchen: KitchenDoc, grouped: Grouped = AS_PLANNED): Chore[] {
-  const { chores, beside } = componentsWork(whole);
+export function workOf(
+  whole: RunPlan,
+  kitchen: KitchenDoc,
+  grouped: Grouped = AS_PLANNED,
+  ahead: Ahead = {},
+): Chore[] {
+  const { chores, beside } = componentsWork(whole, ahead);
   const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
   const packed: { readonly plan: LinePlan; readonly id: string }[] = [];
   for (const plan of plans) {

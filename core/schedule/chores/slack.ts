@@ -1,4 +1,4 @@
-import type { Starts } from '../solver';
+import { doorFloor, type Starts } from '../solver';
 import type { Chore } from './chore';
 import type { Posed } from './problemOf';
 
@@ -28,7 +28,7 @@ export function slackOf(
     ...jobs.flatMap(({ holds }, i) =>
       holds
         .filter(({ resource }) => resource === r)
-        .map(({ units, mode }) => ({ job: i, from: start(i), until: end(i), units, mode })),
+        .map(({ units, mode, door }) => ({ job: i, from: start(i), until: end(i), units, mode, door })),
     ),
     ...spans
       .filter(({ hold }) => hold.resource === r)
@@ -38,6 +38,7 @@ export function slackOf(
         until: end(members.at(-1) ?? 0),
         units,
         mode,
+        door: undefined,
       })),
   ]);
   /** How much of a thing others hold just before that time. */
@@ -63,11 +64,14 @@ export function slackOf(
       ...job.holds,
       ...spans.filter(({ jobs: members }) => members[0] === i).map(({ hold }) => hold),
     ];
-    for (const { resource, units, mode } of held) {
+    for (const { resource, units, mode, door } of held) {
       const all = resources[resource];
       // Where it would meet others that leave too little, or another heat.
       for (const use of uses[resource] ?? []) {
-        if (use.job === i || use.until > start(i) + 1e-6) continue;
+        if (use.job === i) continue;
+        if (door && use.door && use.mode === mode)
+          limit(doorFloor(door, start(i), use.door, use.from), use.job);
+        if (use.until > start(i) + 1e-6) continue;
         const other = mode !== undefined && use.mode !== undefined && use.mode !== mode;
         if (other) limit(use.until + (all?.changeS ?? 0), use.job);
         else if (use.until > earliest && heldAt(resource, use.until, i) + units > (all?.units ?? 0) + 1e-6)

@@ -1,7 +1,7 @@
 import type { KitchenDoc } from '../../model/documents';
 import type { JobResource } from '../solver';
 import { thingKey, type Thing } from './chore';
-import { OVEN_CHANGES_S } from './chores.table';
+import { OVEN_CHANGES_S, OVEN_WARMS_S } from './chores.table';
 
 /** What a kitchen has where nobody has said otherwise. Basis: one person, two bowls, somewhere to put a tray. */
 const USUAL = { hands: 1, bowls: 2 } as const;
@@ -83,5 +83,11 @@ export const resourceOf = (
   id: thingKey(thing),
   units,
   changeS: thing.kind === 'oven' ? OVEN_CHANGES_S : 0,
-  closed: thing.kind === 'hands' ? closed : [],
+  closed: closedOf(thing, closed),
 });
+
+/** Nobody works at night, and nobody leaves an oven on alone: it is turned on when somebody is up again. */
+function closedOf({ kind }: Thing, nights: readonly (readonly [number, number])[]): JobResource['closed'] {
+  if (kind === 'oven') return nights.map(([from, until]) => [from, until + OVEN_WARMS_S] as const);
+  return kind === 'hands' || kind === 'microwave' ? nights : [];
+}

@@ -56,7 +56,7 @@ export function together(
   for (const run of runs) {
     const due = (readyMin(run) - lastMin) * 60;
     const name = (id: string) => (run === own ? id : `${run.id}:${id}`);
-    const work = workOf(run.whole, kitchen, grouped.get(run.id));
+    const work = workOf(run.whole, kitchen, grouped.get(run.id), run.ahead);
     for (const chore of work) {
       chores.push(run === own ? chore : renamed(chore, run.id, name));
       dueS.push(due);

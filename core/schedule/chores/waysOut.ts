@@ -5,7 +5,8 @@ import { choose, edit } from '../../line';
 import type { PlanFile } from '../../plan';
 import { planWhole, PlanMemory } from '../../plan';
 import { minutesOf } from '../../model/localTime';
-import { dayInSteps, type RunDay } from './runDay';
+import { dayInSteps, type DayQuestion, type RunDay } from './runDay';
+import type { KnownDay } from './known';
 import type { AskedRun } from './together';
 import { thingName, unitsOf } from './things';
 
@@ -15,6 +16,8 @@ export interface WayOut {
   readonly words: string;
   /** How much later the day may begin with it, min; more than nothing. */
   readonly gainsMin: number;
+  /** The day with it: once it is taken, no later than promised. */
+  readonly known: KnownDay | null;
   readonly change:
     | { readonly of: 'kitchen'; readonly kitchen: KitchenDoc }
     | { readonly of: 'line'; readonly line: Line }
@@ -30,6 +33,8 @@ const DAYS = 400;
 /** A run with what is made ahead, and the runs that share its kitchen's day: all that a day follows from. */
 export interface DayFile extends PlanFile {
   readonly beside?: readonly PlanFile[] | undefined;
+  /** The day as it was found last, and whether nothing has changed since. */
+  readonly known?: DayQuestion['known'];
 }
 
 /** The day of a file, by steps. */
@@ -38,9 +43,15 @@ export function* dayOfFile(
   tries?: number,
   days?: number,
 ): Generator<number, RunDay | null, void> {
-  const { kitchen, changes, beside = [] } = file;
+  const { kitchen, changes, beside = [], known } = file;
   return yield* dayInSteps(
-    { ...askedOf(file, kitchen), kitchen, changes, beside: beside.map((one) => askedOf(one, kitchen)) },
+    {
+      ...askedOf(file, kitchen),
+      kitchen,
+      changes,
+      beside: beside.map((one) => askedOf(one, kitchen)),
+      known,
+    },
     { ...(tries === undefined ? {} : { tries }), ...(days === undefined ? {} : { days }) },
   );
 }
@@ -68,12 +79,13 @@ export function* waysOut(
   const before = startMin(day);
   for (const [i, candidate] of all.entries()) {
     yield i / all.length;
-    const tried = yield* dayOfFile(changed(file, candidate.change), tries, DAYS);
+    const from = day.known ? { day: day.known, same: false } : undefined;
+    const tried = yield* dayOfFile({ ...changed(file, candidate.change), known: from }, tries, DAYS);
     const after = tried && startMin(tried);
     if (after === null || tried === null) continue;
     // Where there was no day at all, any day is a way out.
     const gainsMin = before === null ? Infinity : workMin(tried, after) - workMin(day, before);
-    if (gainsMin >= WORTH_MIN) out.push({ ...candidate, gainsMin });
+    if (gainsMin >= WORTH_MIN) out.push({ ...candidate, gainsMin, known: tried.known });
   }
   return out.sort((a, b) => b.gainsMin - a.gainsMin);
 }

@@ -106,7 +106,7 @@ export function wellsWork(
         label: CHORE.bake(k, loads),
         detail: CHORE.bakeDetail(pieces, Math.round(last.firstLook.value / 60)),
         takes: byFigure(last.time, `oven:${ovenId}`),
-        holds: [{ of: { kind: 'oven', id: ovenId }, units: tins, settingC }],
+        holds: [{ of: { kind: 'oven', id: ovenId }, units: tins, settingC, sets: 1 }],
         after: [within(fill, waitS), within(mix, waitS + fillWell.value * pieces)],
         pieces,
         load: k,

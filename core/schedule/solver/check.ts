@@ -2,7 +2,7 @@
  * Holds a day against its problem, second by second where it matters. Shares nothing with the solver but the problem: its
  * own sums, its own way round time.
  */
-import type { Problem, Starts } from './problem';
+import type { JobHold, Problem, Starts } from './problem';
 
 export type Breach =
   | { readonly breach: 'missing'; readonly job: string }
@@ -10,6 +10,7 @@ export type Breach =
   | { readonly breach: 'too late'; readonly job: string; readonly after: string; readonly byS: number }
   | { readonly breach: 'too many'; readonly resource: string; readonly atS: number; readonly units: number }
   | { readonly breach: 'two settings'; readonly resource: string; readonly jobs: readonly [string, string] }
+  | { readonly breach: 'door'; readonly resource: string; readonly jobs: readonly [string, string] }
   | { readonly breach: 'closed'; readonly resource: string; readonly job: string }
   | { readonly breach: 'not ended'; readonly job: string; readonly byS: number }
   | { readonly breach: 'begun before'; readonly job: string; readonly byS: number }
@@ -23,6 +24,7 @@ interface Stretch {
   readonly until: number;
   readonly units: number;
   readonly mode: number | undefined;
+  readonly door?: JobHold['door'];
 }
 
 /** All that a day breaks; empty where it can be worked. */
@@ -53,8 +55,8 @@ export function breachesOf(problem: Problem, starts: Starts): Breach[] {
   problem.resources.forEach((resource, r) => {
     const stretches: Stretch[] = [];
     jobs.forEach((job, i) => {
-      for (const { resource: of, units, mode } of job.holds)
-        if (of === r) stretches.push({ job: job.id, from: from(i), until: until(i), units, mode });
+      for (const { resource: of, units, mode, door } of job.holds)
+        if (of === r) stretches.push({ job: job.id, from: from(i), until: until(i), units, mode, door });
     });
     for (const { hold, jobs: members } of problem.spans) {
       if (hold.resource !== r) continue;
@@ -70,6 +72,7 @@ export function breachesOf(problem: Problem, starts: Starts): Breach[] {
     }
     out.push(...overfull(resource.id, resource.units, stretches));
     out.push(...unlike(resource.id, resource.changeS, stretches));
+    out.push(...openedOn(resource.id, stretches));
     for (const one of stretches)
       if (
         one.until - one.from > SLACK_S &&
@@ -107,4 +110,22 @@ function unlike(resource: string, changeS: number, stretches: readonly Stretch[]
         return [{ breach: 'two settings', resource, jobs: [a.job, b.job] }];
     }
   return [];
+}
+
+/** Whom the door is opened on by another while it is to stay shut. */
+function openedOn(resource: string, stretches: readonly Stretch[]): Breach[] {
+  return stretches.flatMap((shut) =>
+    (shut.door?.quiet ?? []).flatMap(([from, until]) =>
+      stretches
+        .filter(
+          (other) =>
+            other !== shut &&
+            (other.door?.opens ?? []).some((opened) => {
+              const since = other.from + opened - shut.from;
+              return since > from + SLACK_S && since < until - SLACK_S;
+            }),
+        )
+        .map((other): Breach => ({ breach: 'door', resource, jobs: [shut.job, other.job] })),
+    ),
+  );
 }

@@ -1,3 +1,4 @@
+import { doorClear, type Door } from './door';
 import type { Problem } from './problem';
 
 /**
@@ -34,6 +35,7 @@ interface Held {
   readonly units: number;
   /** −1 without one. */
   readonly mode: number;
+  readonly door: Door | null;
 }
 
 interface InSpan {
@@ -57,10 +59,11 @@ export function laidOut(problem: Problem): Laid {
       return { job, least: leastS, most: mostS ?? Infinity };
     }),
   );
-  const held = ({ resource, units, mode }: Problem['spans'][number]['hold']): Held => ({
+  const held = ({ resource, units, mode, door }: Problem['spans'][number]['hold']): Held => ({
     resource,
     units,
     mode: mode ?? -1,
+    door: door ?? null,
   });
   const spans: InSpan[][] = problem.jobs.map(() => []);
   for (const span of problem.spans) {
@@ -99,6 +102,7 @@ interface Moded {
   readonly from: number;
   readonly until: number;
   readonly mode: number;
+  readonly door: Door | null;
 }
 
 /** How much of one resource is held along time: a step at each place where that changes. */
@@ -116,12 +120,12 @@ class Calendar {
     for (const [from, until] of closed) this.hold(from, until, units);
   }
 
-  add(job: number, from: number, until: number, units: number, mode: number): void {
+  add(job: number, from: number, until: number, { units, mode, door }: Held): void {
     this.hold(from, until, units);
-    if (mode >= 0) this.moded.push({ job, from, until, mode });
+    if (mode >= 0) this.moded.push({ job, from, until, mode, door });
   }
 
-  remove(job: number, from: number, until: number, units: number, mode: number): void {
+  remove(job: number, from: number, until: number, { units, mode }: Held): void {
     this.hold(from, until, -units);
     if (mode < 0) return;
     const at = this.moded.findIndex((one) => one.job === job && one.from === from);
@@ -157,18 +161,18 @@ class Calendar {
   }
 
   /** The first time from which so much is free all through; NaN where there never is. */
-  firstFree(from: number, length: number, units: number, mode: number): number {
-    if (units > this.units) return NaN;
+  firstFree(from: number, length: number, held: Held): number {
+    if (held.units > this.units) return NaN;
     let at = from;
     for (;;) {
-      const blocked = this.blockedUntil(at, at + length, units, mode);
+      const blocked = this.blockedUntil(at, at + length, held);
       if (blocked <= at + EPS) return at;
       at = blocked;
     }
   }
 
   /** Where not so much is free between two times: when it is free again after what is in the way; −Infinity where it is. */
-  blockedUntil(from: number, until: number, units: number, mode: number): number {
+  blockedUntil(from: number, until: number, { units, mode, door }: Held): number {
     // Jobs without length are in nobody's way and find anything free.
     if (until - from <= EPS) return -Infinity;
     const { times, loads } = this;
@@ -185,8 +189,11 @@ class Calendar {
     }
     if (mode < 0) return blocked;
     for (const one of this.moded)
-      if (one.mode !== mode && one.from < until + this.change - EPS && one.until + this.change > from + EPS)
-        blocked = Math.max(blocked, one.until + this.change);
+      if (one.mode !== mode) {
+        if (one.from < until + this.change - EPS && one.until + this.change > from + EPS)
+          blocked = Math.max(blocked, one.until + this.change);
+      } else if (door && one.door && one.from < until && one.until > from)
+        blocked = Math.max(blocked, doorClear(door, from, one.door, one.from));
     return blocked;
   }
 }
@@ -216,14 +223,11 @@ export function placed(laid: Laid, rank: ArrayLike<number>, closeFirst: boolean)
 
   const occupy = (i: number, at: number) => {
     const until = at + (length[i] ?? 0);
-    for (const { resource, units, mode } of laid.holds[i] ?? [])
-      calendars[resource]?.add(i, at, until, units, mode);
+    for (const held of laid.holds[i] ?? []) calendars[held.resource]?.add(i, at, until, held);
     const members = laid.spans[i] ?? [];
     if (members.length === 0) return;
     const from = members.map(({ previous }) => (previous < 0 ? at : endOf(previous)));
-    members.forEach(({ held }, k) =>
-      calendars[held.resource]?.add(i, from[k] ?? at, until, held.units, held.mode),
-    );
+    members.forEach(({ held }, k) => calendars[held.resource]?.add(i, from[k] ?? at, until, held));
     spanFrom[i] = from;
   };
   const put = (i: number, at: number) => {
@@ -238,10 +242,9 @@ export function placed(laid: Laid, rank: ArrayLike<number>, closeFirst: boolean)
     for (const j of next[i] ?? []) if (!takeOut(j)) return false;
     const at = start[i] ?? 0;
     const until = at + (length[i] ?? 0);
-    for (const { resource, units, mode } of laid.holds[i] ?? [])
-      calendars[resource]?.remove(i, at, until, units, mode);
+    for (const held of laid.holds[i] ?? []) calendars[held.resource]?.remove(i, at, until, held);
     (laid.spans[i] ?? []).forEach(({ held }, k) =>
-      calendars[held.resource]?.remove(i, spanFrom[i]?.[k] ?? at, until, held.units, held.mode),
+      calendars[held.resource]?.remove(i, spanFrom[i]?.[k] ?? at, until, held),
     );
     start[i] = NaN;
     left += 1;
@@ -286,14 +289,14 @@ export function placed(laid: Laid, rank: ArrayLike<number>, closeFirst: boolean)
     let at = earliest;
     for (let moved = true; moved;) {
       moved = false;
-      for (const { resource, units, mode } of laid.holds[job] ?? []) {
-        const free = calendars[resource]?.firstFree(at, own, units, mode) ?? NaN;
+      for (const held of laid.holds[job] ?? []) {
+        const free = calendars[held.resource]?.firstFree(at, own, held) ?? NaN;
         if (Number.isNaN(free)) return null;
         if (free > at + EPS) [at, moved] = [free, true];
       }
       for (const { held, previous, leastS } of laid.spans[job] ?? []) {
         if (previous >= 0) continue;
-        const free = calendars[held.resource]?.firstFree(at, leastS, held.units, held.mode) ?? NaN;
+        const free = calendars[held.resource]?.firstFree(at, leastS, held) ?? NaN;
         if (Number.isNaN(free)) return null;
         if (free > at + EPS) [at, moved] = [free, true];
       }
@@ -327,8 +330,7 @@ export function placed(laid: Laid, rank: ArrayLike<number>, closeFirst: boolean)
     let until = 0;
     for (const { held, previous } of laid.spans[job] ?? []) {
       if (previous < 0) continue;
-      const blocked =
-        calendars[held.resource]?.blockedUntil(endOf(previous), at + own, held.units, held.mode) ?? -Infinity;
+      const blocked = calendars[held.resource]?.blockedUntil(endOf(previous), at + own, held) ?? -Infinity;
       if (blocked > -Infinity) [inTheWay, until] = [previous, blocked];
     }
     if (inTheWay >= 0) {

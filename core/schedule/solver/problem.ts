@@ -1,3 +1,5 @@
+import { turnedDoor, type Door } from './door';
+
 /**
  * A day as the solver sees it: jobs of known length on things that are finite. Times are seconds; the solver reckons
  * forwards from 0. A day that is planned backwards from its end is the same problem turned round (`reversed`).
@@ -10,6 +12,8 @@ export interface JobHold {
   readonly units: number;
   /** A setting that all who share the resource at once must agree on: an oven's heat. Left out where there is none. */
   readonly mode?: number;
+  /** When its door is opened and is not to be; only with a setting. */
+  readonly door?: Door;
 }
 
 /** A job begins so long after another has ended: at least, and at most where there is a limit. */
@@ -76,6 +80,9 @@ export function reversed(problem: Problem): Problem {
       const { fixedS, notBeforeS, endsByS, ...rest } = job;
       return {
         ...rest,
+        holds: job.holds.map((hold) =>
+          hold.door ? { ...hold, door: turnedDoor(hold.door, job.lengthS) } : hold,
+        ),
         after: after[i] ?? [],
         ...(fixedS === undefined ? {} : { fixedS: -(fixedS + job.lengthS) }),
         ...(endsByS === undefined ? {} : { notBeforeS: -endsByS }),

@@ -51,6 +51,13 @@ export function* backwardsInSteps(problem: Problem, options: SearchOptions): Sea
   return found && { ...found, starts: turnedBack(problem, found.starts) };
 }
 
+/** A day planned backwards that is known already, with what it is worth. */
+export const asFound = (problem: Problem, starts: Starts): Found => ({
+  starts,
+  worth: worthOf(reversed(problem), turnedBack(problem, starts), true),
+  tries: 0,
+});
+
 /** What is left of a day planned forwards from 0, around what has begun. */
 export const forwards = (problem: Problem, options: SearchOptions): Found | null =>
   toEnd(search(problem, options, false));
@@ -215,7 +222,8 @@ function shaken(rank: ArrayLike<number>, { n }: Laid, chance: Chance): Float64Ar
     high = Math.max(high, out[i] ?? 0);
   }
   const span = Math.max(1, high - low);
-  const times = 1 + chance.below(3);
+  // Mostly a few, now and then many: a small day is stuck where only several at once help.
+  const times = 1 + chance.below(chance.next() < 0.2 ? 8 : 3);
   for (let k = 0; k < times; k += 1) {
     const i = chance.below(n);
     if (chance.next() < 0.5) {

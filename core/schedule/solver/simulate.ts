@@ -119,6 +119,8 @@ function waitsOf({ jobs, resources, spans }: Problem, starts: Starts): Wait[][] 
   const waits: Wait[][] = jobs.map(({ after }) => after.map(({ job, leastS }) => ({ job, leastS })));
   const until = (i: number) => (starts[i] ?? 0) + (jobs[i]?.lengthS ?? 0);
   resources.forEach((resource, r) => {
+    for (const [first, second, leastS] of doorWaits(jobs, r, starts))
+      waits[second]?.push({ job: first, leastS });
     /** A hold: begun by one job, ended by another (mostly the same). */
     const held = [
       ...jobs.flatMap(({ holds }, i) =>
@@ -161,4 +163,29 @@ function waitsOf({ jobs, resources, spans }: Problem, starts: Starts): Wait[][] 
     }
   });
   return waits;
+}
+
+/** Who waits for whom at a door that is not to be opened: jobs, the second after the first, and how long after its end, s. */
+function doorWaits(
+  jobs: Problem['jobs'],
+  resource: number,
+  starts: Starts,
+): (readonly [number, number, number])[] {
+  const doors = jobs.flatMap(({ holds, lengthS }, i) =>
+    holds.flatMap((one) =>
+      one.resource === resource && one.door ? [{ i, lengthS, at: starts[i] ?? 0, door: one.door }] : [],
+    ),
+  );
+  return doors.flatMap((shut) =>
+    doors.flatMap((other) =>
+      other.i === shut.i || other.at + other.lengthS < shut.at || other.at > shut.at + shut.lengthS
+        ? []
+        : shut.door.quiet.flatMap(([from, until]): (readonly [number, number, number])[] => {
+            // Put in once it has set, and taken out before it went in.
+            const [putIn, takenOut] = [other.at - shut.at, other.at + other.lengthS - shut.at];
+            if (putIn >= until - 1) return [[shut.i, other.i, until - shut.lengthS]];
+            return takenOut <= from + 1 ? [[other.i, shut.i, -from]] : [];
+          }),
+    ),
+  );
 }

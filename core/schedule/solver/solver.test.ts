@@ -56,6 +56,28 @@ describe('a day planned backwards', () => {
     expect(span(150)).toBe(1200 + 900 + 1200);
   });
 
+  it('opens an oven on nothing that has not set: in together, or one after the other has', () => {
+    // Shut from two minutes after it went in until seven tenths are over.
+    const door = (lengthS: number) => ({ opens: [0, lengthS], quiet: [[120, lengthS * 0.7] as const] });
+    const bake = (id: string, lengthS: number) =>
+      job(id, lengthS, { holds: [{ resource: 0, units: 1, mode: 170, door: door(lengthS) }] });
+    const oven = { id: 'oven', units: 2, changeS: 900, closed: [] };
+    const day = (...lengths: number[]) => {
+      const jobs = lengths.map((lengthS, i) => bake(`bake ${i}`, lengthS));
+      const problem: Problem = { jobs, resources: [oven], spans: [] };
+      const found = backwards(problem, few);
+      expect(found && breachesOf(problem, found.starts)).toEqual([]);
+      return found?.worth.spanS;
+    };
+    expect(day(1200, 1200)).toBe(1200);
+    // In together: the first comes out at 18 of 24 minutes, three quarters.
+    expect(day(1080, 1440)).toBe(1440);
+    // 20 minutes beside 40: at no time can both be in, but for two minutes.
+    expect(day(1200, 2400)).toBe(3600 - 120);
+    // 6 minutes beside 20: in once the other has set, and out with it.
+    expect(day(360, 1200)).toBe(1200);
+  });
+
   it('holds a tin from filling to turning out', () => {
     const load = (k: number): Job[] => [
       job(`fill-${k}`, 300),
@@ -212,5 +234,27 @@ describe('the checker', () => {
     expect(of(100, 2000)).toEqual(['moved']);
     expect(of(0, 5500)).toEqual(['closed']);
     expect(of(0, NaN)).toEqual(['missing']);
+  });
+
+  it('finds a door that is opened on what has not set', () => {
+    const bake = (id: string, lengthS: number) =>
+      job(id, lengthS, {
+        holds: [
+          { resource: 0, units: 1, mode: 170, door: { opens: [0, lengthS], quiet: [[120, lengthS * 0.7]] } },
+        ],
+      });
+    const two: Problem = {
+      jobs: [bake('a', 1200), bake('b', 600)],
+      resources: [{ id: 'oven', units: 2, changeS: 0, closed: [] }],
+      spans: [],
+    };
+    const of = (at: number) => breachesOf(two, [0, at]).map(({ breach }) => breach);
+    // In at 840, out at 1440: the first comes out in the middle of it.
+    expect(of(840)).toEqual(['door']);
+    expect(of(600)).toEqual(['door']);
+    // Out at 1200 with the other, and in at half of it; in with it, and out at half.
+    expect(of(100)).toEqual(['door']);
+    expect(of(1100)).toEqual([]);
+    expect(of(1200)).toEqual([]);
   });
 });

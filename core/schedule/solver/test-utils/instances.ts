@@ -1,4 +1,5 @@
 import { chanceOf, type Chance } from '../chance';
+import type { Door } from '../door';
 import type { Job, JobGap, JobHold, Problem, Span } from '../problem';
 
 /** Seconds of one step of the small days that are proved optimal: their lengths and gaps are whole numbers of it. */
@@ -7,6 +8,12 @@ export const STEP_S = 300;
 const HANDS = 0;
 const OVEN = 1;
 const TIN = 2;
+
+/** Opened at its ends, and shut for some seven tenths of its time, in whole steps. */
+const doorOf = (lengthS: number, stepS: number): Door => ({
+  opens: [0, lengthS],
+  quiet: [[0, Math.round((0.7 * lengthS) / stepS) * stepS]],
+});
 
 /** Jobs as they are added, each as fresh as that. */
 function jobList(fresh: number): { readonly jobs: Job[]; readonly add: Add } {
@@ -46,10 +53,11 @@ export function smallDay(seed: number): Problem {
     const done: number[] = [];
     for (let load = 0; load < loads && jobs.length < 22; load += 1) {
       const fill = add('fill', some(1, 2), hands, [gap(mix, 0, load === 0 ? some(2, 4) : null)]);
+      const length = some(3, 5);
       const bake = add(
         'bake',
-        some(3, 5),
-        [{ resource: OVEN, units: 1, mode: heat }],
+        length,
+        [{ resource: OVEN, units: 1, mode: heat, door: doorOf(length * STEP_S, STEP_S) }],
         [gap(fill, 0, some(1, 3))],
       );
       const out = add('turn out', 1, hands, [gap(bake, 1, 3)]);
@@ -118,10 +126,11 @@ function tinLine(
   const out: number[] = [];
   for (let load = 0; load < loads; load += 1) {
     const fill = add('fill', minutes(2, 4), hands, [gap(mix, 0, 5400)]);
+    const lengthS = minutes(18, 26);
     const bake = add(
       'bake',
-      minutes(18, 26),
-      [{ resource: OVEN, units: 1, mode: line % 2 }],
+      lengthS,
+      [{ resource: OVEN, units: 1, mode: line % 2, door: doorOf(lengthS, 60) }],
       [gap(fill, 0, 900)],
     );
     const stand = add('stand', 300, [], [gap(bake, 0, 0)]);
