@@ -186,6 +186,8 @@ export const kitchenSchema = z.looseObject({
   freezerTrays: wholeNumber('trays', 0, 40).optional(),
   /** Trays and racks that stand on the bench at once, cooling and setting; left out where nobody has counted. */
   benchTrays: wholeNumber('trays', 1, 40).optional(),
+  /** Mixers, on a stand or in the hand; one where nobody has said, none where all is beaten by hand. */
+  mixers: wholeNumber('mixers', 0, 6).optional(),
   /** A tray as it goes into the cold, mm; left out where nobody has measured one. */
   trayLengthMm: millimetres(80, 600).optional(),
   trayWidthMm: millimetres(80, 600).optional(),

@@ -1,4 +1,5 @@
 export { isNutty } from './allergens';
+export { batterWaitMin } from './batterWait';
 export { bowlsOf, tickKey, ticksOf, withTicks } from './bowls';
 export type { Bowl } from './bowls';
 export type { ComponentsPlan } from './components';

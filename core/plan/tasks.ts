@@ -56,6 +56,8 @@ export function addWellTimes(f: PlanFigures, method: MethodDef, lines: readonly 
 export interface WellDay {
   readonly times: WellTimes;
   readonly method: MethodDef;
+  /** Batter waits no longer, min. */
+  readonly waitMin: number;
   readonly loads: LoadPlan;
   readonly bake: BakePart;
   readonly cool: CoolPart;
@@ -112,7 +114,7 @@ function readyTasks({ times, bake, oven }: WellDay): Task[] {
 }
 
 /** Batter that has been mixed waits for no more than it may, s. */
-const waitsS = ({ method }: WellDay): number => method.waitMin * MIN_S;
+const waitsS = ({ waitMin }: WellDay): number => waitMin * MIN_S;
 
 function batterTasks(day: WellDay): Task[] {
   const { times, method, loads, tin } = day;

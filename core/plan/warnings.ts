@@ -1,8 +1,9 @@
+import { batterWaitMin } from './batterWait';
 import { ALLERGEN_NAMES } from '../caution/allergens.table';
 import { KEEPING } from '../caution/keeping';
 import type { CrumbPart, KitchenDoc, Lot } from '../model/documents';
 import type { Ref } from '../figure';
-import { BICARBONATE_WAIT_MIN, BOWLS, type MethodDef } from '../process/batter.table';
+import { BOWLS } from '../process/batter.table';
 import { COAT } from '../process/coat.table';
 import { FITTED_AIR_C, HANDS } from '../process/oven.table';
 import { MICROWAVE } from '../process/microwave.table';
@@ -96,18 +97,9 @@ export function lastLoadWaitsMin(loads: readonly number[], bakeTimeS: number, tu
 }
 
 /** Batter that loses its lift before the last load goes in. */
-export function waitWarnings(
-  { read }: KnownFormula,
-  method: MethodDef,
-  { sizes }: LoadPlan,
-  bake: BakePart,
-): Warning[] {
+export function waitWarnings({ read, doc }: KnownFormula, { sizes }: LoadPlan, bake: BakePart): Warning[] {
   const waitMin = lastLoadWaitsMin(sizes, bake.time.value, bake.turnaround.value);
-  const raises = (role: string) => read.lines.some((l) => l.ingredient?.role === role);
-  const allowedMin =
-    raises('bicarbonate') && !raises('powder')
-      ? Math.min(BICARBONATE_WAIT_MIN, method.waitMin)
-      : method.waitMin;
+  const allowedMin = batterWaitMin(read.lines, doc.method);
   return waitMin > allowedMin ? [warning({ code: 'batter waits', waitMin, allowedMin })] : [];
 }
 

@@ -13,7 +13,15 @@ export function Preferences({
   readonly kitchen: KitchenDoc;
   readonly put: (label: string, over: Partial<KitchenDoc>) => void;
 }) {
-  const { prefs, scaleStepG, altitudeM = 0, hands = 1, restFrom = '22:00', restUntil = '06:30' } = kitchen;
+  const {
+    prefs,
+    scaleStepG,
+    altitudeM = 0,
+    hands = 1,
+    mixers = 1,
+    restFrom = '22:00',
+    restUntil = '06:30',
+  } = kitchen;
   const none = restFrom === restUntil;
   const set = (over: Partial<Prefs>) => put('How numbers read', { prefs: { ...prefs, ...over } });
   const steps = [0.1, 0.5, 1, 2, 5];
@@ -118,7 +126,19 @@ export function Preferences({
           }))}
           onChoose={(value) => put('Hands', { hands: Number(value) })}
         />
-        <Words>{hands === 1 ? 'works,' : 'work,'}</Words>
+        <Words>{hands === 1 ? 'works with' : 'work with'}</Words>
+        <ChoiceValue
+          label="Mixers"
+          title="Mixers, on a stand or in the hand"
+          value={String(mixers)}
+          text={mixers === 0 ? 'a whisk in the hand' : mixers === 1 ? 'one mixer' : `${mixers} mixers`}
+          choices={['0', '1', '2', '3', '4'].map((value) => ({
+            value,
+            title: value === '0' ? 'None: all is beaten by hand' : value === '1' ? 'One' : value,
+          }))}
+          onChoose={(value) => put('Mixers', { mixers: Number(value) })}
+          after=","
+        />
         <ChoiceValue
           label="Evening"
           title="Nobody works from"

@@ -1,3 +1,4 @@
+import { batterWaitMin } from '../batterWait';
 import { bladeOf, type Ways } from '../../caution/facts';
 import { doneTests } from '../../caution/doneTests';
 import { checkStated } from '../../formula/checks';
@@ -48,7 +49,16 @@ export function wellsTold(made: WellsMade): Planned {
     },
     ownCoat: how.coat ? { kind: how.coat.kind, formulaId: how.coat.formulaId } : null,
     tasks: () =>
-      wellTasks({ times: made.times, method, loads: loads.plan, bake, cool: cakes.cool, tin, oven }),
+      wellTasks({
+        times: made.times,
+        method,
+        waitMin: batterWaitMin(formula.read.lines, formula.doc.method),
+        loads: loads.plan,
+        bake,
+        cool: cakes.cool,
+        tin,
+        oven,
+      }),
     needs: () => finishNeeds(each, all),
     materials: () => materialsOf(made),
     preparations: () => [...thawPreparations(batches), how.prepares(tin.name), ...coldBowl(line.frosting)],
@@ -179,7 +189,7 @@ function warningsOf({
     ...ovenWarnings(bake.oven),
     ...finishWarnings(finish),
     ...stated.map((said) => warning({ code: 'formula says otherwise', said })),
-    ...waitWarnings(formula, method, loads.plan, bake),
+    ...waitWarnings(formula, loads.plan, bake),
     ...scaleWarnings(well.portion, run.kitchen),
     ...bowlWarnings(bowl.mixed, well.densities.batter, run.kitchen),
   ];

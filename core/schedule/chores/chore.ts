@@ -7,6 +7,8 @@ import { FIGURE_RANGE, HANDS_DOUBT } from './chores.table';
 export type Thing =
   | Exclude<Resource, { readonly kind: 'oven' }>
   | Pick<OvenAtHeat, 'kind' | 'id'>
+  /** What beats: on a stand or in the hand. */
+  | { readonly kind: 'mixer' }
   /** Room for a tray or a rack to stand. */
   | { readonly kind: 'bench' };
 type OvenAtHeat = Extract<Resource, { readonly kind: 'oven' }>;

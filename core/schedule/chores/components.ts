@@ -2,7 +2,7 @@ import { readSteps } from '../../formula';
 import type { FrostingChoice, Line } from '../../model/documents';
 import type { Batch, RunPlan } from '../../plan';
 import { byHand, byUsual, fixedTime, type ChoreGap } from './chore';
-import { Work, within, type Beside } from './lineWork';
+import { HANDS, Work, one, within, type Beside } from './lineWork';
 import {
   FROSTING_KEEPS_DAYS,
   FROSTING_OUT_S,
@@ -111,6 +111,7 @@ function madeWork(work: Work, batch: Batch, ready: ReadonlyMap<string, ChoreGap>
     label: CHORE.made(formula.name),
     detail: CHORE.madeDetail,
     uses: ['shared'],
+    holds: batch.makes === 'frosting' ? [HANDS, one({ kind: 'mixer' })] : [HANDS],
     takes: byHand(weighMin * 60 + makeMin * 60, CHORE.madeBasis(weighMin, Math.round(makeMin))),
     after: parts.flatMap(({ formulaId }) => ready.get(formulaId) ?? []),
     fresh: 0.5,

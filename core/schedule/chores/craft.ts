@@ -1,10 +1,21 @@
 import type { CakesicleLine, CubeLine, MugLine, PopLine } from '../../model/documents';
-import type { LinePlan } from '../../plan';
+import { batterWaitMin, type LinePlan } from '../../plan';
 import { METHODS } from '../../process/batter.table';
 import { byFigure, byHand, byUsual, type ChoreGap, type ChoreHold } from './chore';
 import { crumbWork } from './crumb';
 import { dipWork, finishWork, fromTheCold, meltWork, warmWork } from './finish';
-import { HANDS, batterMl, mixing, one, taskIn, tasksOf, within, type Beside, type Work } from './lineWork';
+import {
+  HANDS,
+  batterLines,
+  batterMl,
+  mixing,
+  one,
+  taskIn,
+  tasksOf,
+  within,
+  type Beside,
+  type Work,
+} from './lineWork';
 import {
   EATEN_WARM,
   HANDS_S,
@@ -218,7 +229,7 @@ export function cutWork(
   work.part = PART.cake(work.idOf('cake'), plan.formula?.name ?? '');
   const method = plan.formula?.method ?? 'creamed';
   const ml = batterMl(plan.parts.bowl?.own.value ?? 0, method);
-  const { takes, holds } = mixing(taskIn(tasks, 'mix').takes, ml, things.mixableMl);
+  const { takes, holds } = mixing(taskIn(tasks, 'mix').takes, method, ml, things.mixableMl);
   const mix = work.add('mix', {
     kind: 'hands',
     ...CHORE.lineSheet,
@@ -245,7 +256,7 @@ export function cutWork(
       },
       one({ kind: 'sheet', id: on.of.id }, on.n),
     ],
-    after: [within(mix, METHODS[method].waitMin * 60)],
+    after: [within(mix, batterWaitMin(batterLines(plan), method) * 60)],
     fresh: 1,
   });
   const cool = work.add('cool', {
@@ -290,7 +301,7 @@ export function mugWork(
     plan.formula?.method ?? 'melted',
     plan.parts.batterDensity,
   );
-  const { takes, holds } = mixing(taskIn(tasks, 'mix').takes, ml, things.mixableMl);
+  const { takes, holds } = mixing(taskIn(tasks, 'mix').takes, 'mug', ml, things.mixableMl);
   const stir = work.add('mix', {
     kind: 'hands',
     label: CHORE.stir,

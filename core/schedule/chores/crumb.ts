@@ -1,4 +1,4 @@
-import type { LinePlan } from '../../plan';
+import { batterWaitMin, type LinePlan } from '../../plan';
 import { METHODS } from '../../process/batter.table';
 import { byFigure, type ChoreGap } from './chore';
 import { HANDS, batterMl, mixing, one, taskIn, tasksOf, within, type Beside, type Work } from './lineWork';
@@ -18,7 +18,7 @@ export function crumbWork(
   const cooled = plan.parts.crumbBakes.map(({ prefix, sheet, formula, microwave, bowl }) => {
     const { method } = formula.doc;
     const ml = batterMl(bowl.own.value, method);
-    const { takes, holds } = mixing(taskIn(tasks, `${prefix}mix`).takes, ml, mixableMl);
+    const { takes, holds } = mixing(taskIn(tasks, `${prefix}mix`).takes, method, ml, mixableMl);
     const mix = work.add(`${prefix}mix`, {
       kind: 'hands',
       ...CHORE.lineSheet,
@@ -49,7 +49,7 @@ export function crumbWork(
         ...(microwave ? [one({ kind: 'microwave', id: microwave.id })] : []),
       ],
       // Batter does not wait for its oven, least of all over night.
-      after: [within(mix, METHODS[method].waitMin * 60)],
+      after: [within(mix, batterWaitMin(formula.read.lines, method) * 60)],
     });
     return work.add(`${prefix}cool`, {
       kind: 'wait',

@@ -109,6 +109,16 @@ export function finishWork(work: Work, { plan, finishing, loads, beside }: ToFin
     : all;
 }
 
+/** Frostings that a mixer beats. */
+const BEATEN: ReadonlySet<FrostingChoice['kind']> = new Set([
+  'buttercream',
+  'meringue buttercream',
+  'whipped cream',
+  'cream with yoghurt',
+  'soft cheese',
+  'cooked meringue',
+]);
+
 /** Frosting is there, coloured and in bags: what frosting waits for. */
 function bagsWork(work: Work, frosting: FrostingChoice, lots: readonly Lot[], beside: Beside): ChoreGap[] {
   const { makeMin, restS, withinS } = FROSTING_TIMES[frosting.kind];
@@ -124,6 +134,7 @@ function bagsWork(work: Work, frosting: FrostingChoice, lots: readonly Lot[], be
     : within(
         work.hands('frosting', told.label, there ? HANDS_S.beatBought : makeMin * 60, CHORE.usual, {
           detail: told.detail,
+          holds: BEATEN.has(frosting.kind) || there ? [HANDS, one({ kind: 'mixer' })] : [HANDS],
           uses: ['fill', 'shared'],
           fresh: 0.5,
         }),

@@ -1,6 +1,7 @@
 import type { Ref } from '../../figure';
 import type { Line, Method } from '../../model/documents';
 import { METHODS } from '../../process/batter.table';
+import type { ReadLine } from '../../quantity';
 import type { LinePlan, Task } from '../../plan';
 import {
   byHand,
@@ -33,9 +34,13 @@ export const one = (of: Thing, units = 1): ChoreHold => ({ of, units });
 export const batterMl = (massG: number, method: Method, density: Ref<'g/ml'> | null = null): number =>
   massG / (density?.value ?? METHODS[method].batterDensity.value);
 
+/** Batters that are stirred: no mixer is wanted for them. */
+const STIRRED: ReadonlySet<Method> = new Set(['melted', 'mug']);
+
 /** Mixing so much: as often as the largest bowl makes it, one bowl after the other. */
 export function mixing(
   takes: Ref<'s'>,
+  method: Method,
   ml: number,
   mixableMl: number,
 ): Pick<Told, 'takes' | 'holds'> & { readonly bowls: number } {
@@ -43,9 +48,19 @@ export function mixing(
   return {
     bowls,
     takes: byHandFigure(takes, bowls),
-    holds: [HANDS, { of: { kind: 'bowl' }, units: 1, ml: ml / bowls }],
+    holds: [
+      HANDS,
+      { of: { kind: 'bowl' }, units: 1, ml: ml / bowls },
+      ...(STIRRED.has(method) ? [] : [one({ kind: 'mixer' })]),
+    ],
   };
 }
+
+/** Lines of the formula that a line's batter is mixed by. */
+export const batterLines = ({ batches, formula }: LinePlan): readonly ReadLine[] =>
+  batches
+    .filter((batch) => batch.formula.id === formula?.id)
+    .flatMap(({ ingredients }) => ingredients.map(({ line }) => line));
 
 /** A gap with a limit. */
 export const within = (chore: string, mostS: number | null, leastS = 0): ChoreGap => ({

@@ -3,8 +3,8 @@ import type { JobResource } from '../solver';
 import { thingKey, type Thing } from './chore';
 import { OVEN_CHANGES_S, OVEN_WARMS_S } from './chores.table';
 
-/** What a kitchen has where nobody has said otherwise. Basis: one person, two bowls, somewhere to put a tray. */
-const USUAL = { hands: 1, bowls: 2 } as const;
+/** What a kitchen has where nobody has said otherwise. Basis: one person, two bowls, one mixer, somewhere to put a tray. */
+const USUAL = { hands: 1, bowls: 2, mixers: 1 } as const;
 
 /** How many there are of a thing; null where nobody has counted and it limits nothing. */
 export function unitsOf(kitchen: KitchenDoc, thing: Thing): number | null {
@@ -32,6 +32,11 @@ export function unitsOf(kitchen: KitchenDoc, thing: Thing): number | null {
     case 'bowl': {
       const bowls = kitchen.bowls ?? [];
       return bowls.length > 0 ? bowls.reduce((sum, { owned }) => sum + owned, 0) : USUAL.bowls;
+    }
+    case 'mixer': {
+      const { mixers = USUAL.mixers } = kitchen;
+      // Where all is beaten by hand, hands are what there is too little of.
+      return mixers === 0 ? null : mixers;
     }
     case 'fridge':
       return kitchen.fridgeTrays ?? null;
@@ -65,6 +70,8 @@ export function thingName(kitchen: KitchenDoc, thing: Thing): string {
       return named(kitchen.vessels, thing.id);
     case 'bowl':
       return 'Bowls';
+    case 'mixer':
+      return 'Mixer';
     case 'fridge':
       return 'Fridge';
     case 'freezer':

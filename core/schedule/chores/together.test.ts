@@ -244,3 +244,23 @@ describe('a coat', () => {
     for (const { takes } of dips) expect(takes.lengthS).toBeLessThanOrEqual(3600);
   });
 });
+
+describe('a mixer', () => {
+  const of = inKitchen(file('minis'), { hands: 3 });
+  const mixed = (mixers: number | undefined) =>
+    dayOf(inKitchen(of, mixers === undefined ? {} : { mixers })).chores.filter(({ chore }) =>
+      chore.holds.some(({ of: thing }) => thing.kind === 'mixer'),
+    );
+
+  it('beats one batter at a time, and two where there are two', () => {
+    expect(mixed(undefined).length).toBeGreaterThan(2);
+    expect(atOnce(mixed(undefined))).toBe(1);
+    expect(atOnce(mixed(2))).toBeLessThanOrEqual(2);
+  });
+
+  it('is not waited for where all is beaten by hand', () => {
+    const begins = (mixers: number) =>
+      Math.max(...dayOf(inKitchen(of, { mixers })).chores.map(({ startMin }) => startMin));
+    expect(begins(0)).toBeLessThanOrEqual(begins(1) + 0.1);
+  });
+});

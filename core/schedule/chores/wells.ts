@@ -75,7 +75,7 @@ export function wellsWork(
   bowls.forEach((group, b) => {
     const lastFill = work.idOf(`fill-${before + group.length}`);
     const ml = pieceMl * group.reduce((sum, one) => sum + one, 0);
-    const mixed = mixing(taskIn(tasks, 'mix').takes, ml, mixableMl);
+    const mixed = mixing(taskIn(tasks, 'mix').takes, method, ml, mixableMl);
     const mix = work.add(bowls.length > 1 ? `mix-${b + 1}` : 'mix', {
       kind: 'hands',
       label: CHORE.mix(b + 1, bowls.length, mixed.bowls).label,
