@@ -1,12 +1,13 @@
 import { startClock } from '../core/bench';
 import { lastOf } from '../core/bench/log';
+import { PORTION } from '../core/bench/portioningOf';
 import { benchOf, loadOf, waitsAfter } from '../core/bench/standing';
 import type { BenchClock, BenchEvent, RunDoc } from '../core/model/documents';
 import type { RunPlan } from '../core/plan';
 import type { Chore } from '../core/schedule/chores';
 import { steadyNow } from './clock';
 import { newId } from './ids';
-import { changeRunOf } from './store';
+import { changeLines, changeRunOf } from './store';
 
 type Untold = {
   [K in BenchEvent['what']]: Omit<Extract<BenchEvent, { what: K }>, 'id' | 'at'>;
@@ -83,3 +84,42 @@ export function stepBack(run: RunDoc): void {
   const together = (run.log ?? []).filter(({ at, what }) => at === last.at && what !== 'undone');
   tell('A step back', run.id, ...together.map(({ id }): Untold => ({ what: 'undone', event: id })));
 }
+
+/** What somebody said of how a thing is, and what was measured of it. */
+export const answer = (
+  runId: string,
+  chore: Pick<Chore, 'id'>,
+  label: string,
+  {
+    to,
+    answer: said,
+    value,
+  }: { readonly to: string; readonly answer: string; readonly value?: number | undefined },
+): void =>
+  tell(label, runId, {
+    what: 'answered',
+    chore: chore.id,
+    to,
+    answer: said,
+    ...(value === undefined ? {} : { value }),
+  });
+
+/** A piece was put on the scale. */
+export const weigh = (runId: string, chore: Chore, massG: number, of: string = PORTION): void =>
+  tell(`${chore.label}: weighed`, runId, { what: 'weighed', chore: chore.id, of, massG });
+
+/** A figure that the bench has measured: the plan goes on from it. */
+export const planOnFrom = (
+  runId: string,
+  label: string,
+  { lineId, figureId, value }: { readonly lineId: string; readonly figureId: string; readonly value: number },
+): void =>
+  changeLines(`${label}: as measured`, runId, (lines) =>
+    lines.map((line) =>
+      line.id === lineId ? { ...line, measured: { ...line.measured, [figureId]: value } } : line,
+    ),
+  );
+
+/** Pieces that do not go on. */
+export const lose = (runId: string, lineId: string, pieces: number): void =>
+  tell(`${pieces} lost`, runId, { what: 'lost', lineId, pieces });

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { create } from 'zustand';
+import { forFewer } from '../core/bench/fewer';
 import { benchOf, stoodOf, type Bench } from '../core/bench/standing';
 import type { RunDoc } from '../core/model/documents';
 import type { Chore, DayLeft, RunDay } from '../core/schedule/chores';
@@ -53,7 +54,7 @@ export function useBench(run: RunDoc): BenchView {
   const left = useDayLeft(
     day && chores.length > 0 && !run.closed
       ? {
-          day: { chores: day.chores },
+          day: { chores: forFewer(day.chores, bench.state.lost) },
           kitchen,
           readyAt: run.readyAt,
           nowAt,

@@ -208,8 +208,7 @@ export function useDayLeft(question: LeftQuestion | null): DayLeft | null {
   });
   const key =
     question &&
-    `${question.nowAt}|${[...question.stood].map(([id, { endedAgoS }]) => `${id}${endedAgoS === null ? '+' : ''}`).join()}`;
-  const chores = question?.day.chores;
+    `${question.nowAt}|${Math.round(question.day.chores.reduce((sum, { chore }) => sum + chore.takes.lengthS, 0))}|${[...question.stood].map(([id, { endedAgoS }]) => `${id}${endedAgoS === null ? '+' : ''}`).join()}`;
   useEffect(() => {
     if (!latest.current || key === null) return undefined;
     let wanted = true;
@@ -222,6 +221,6 @@ export function useDayLeft(question: LeftQuestion | null): DayLeft | null {
     return () => {
       wanted = false;
     };
-  }, [key, chores]);
+  }, [key]);
   return question ? left : null;
 }

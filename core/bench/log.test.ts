@@ -29,6 +29,18 @@ const what: fc.Arbitrary<Untimed> = fc.oneof(
   fc.record({ what: fc.constant('done' as const), chore }),
   fc.record({ what: fc.constant('skipped' as const), chore }),
   fc.record({ what: fc.constant('not yet' as const), chore, moreS: fc.integer({ min: 0, max: 900 }) }),
+  fc.record({
+    what: fc.constant('weighed' as const),
+    chore,
+    of: fc.constant('portion'),
+    massG: fc.integer({ min: 1, max: 400 }),
+  }),
+  fc.record({
+    what: fc.constant('answered' as const),
+    chore,
+    to: fc.constantFrom('squeeze', 'coat'),
+    answer: fc.constantFrom('crumbles', 'holds', 'thick'),
+  }),
   fc.record({ what: fc.constant('lost' as const), lineId, pieces: fc.integer({ min: 1, max: 9 }) }),
   fc.record({ what: fc.constant('handed' as const), lineId, away: fc.boolean() }),
   fc.record({ what: fc.constantFrom('paused' as const, 'resumed' as const) }),

@@ -12,12 +12,27 @@ export interface Told {
   readonly moreS: number;
 }
 
+export interface Weighed {
+  readonly of: string;
+  readonly massG: number;
+}
+
+export interface Answered {
+  readonly to: string;
+  readonly answer: string;
+  readonly value: number | null;
+  readonly at: number;
+}
+
 /** The bench as its log leaves it: the same whenever it is read, and valid after every event. */
 export interface BenchState {
   readonly chores: ReadonlyMap<string, Told>;
   /** Lines that somebody else works at. */
   readonly away: ReadonlySet<string>;
   readonly lost: ReadonlyMap<string, number>;
+  /** By chore, what was weighed and what was answered, in the order in which it was told. */
+  readonly weighed: ReadonlyMap<string, readonly Weighed[]>;
+  readonly answers: ReadonlyMap<string, readonly Answered[]>;
   /** ms since the epoch since when all stands still; null where it does not. */
   readonly pausedAt: number | null;
 }
@@ -45,6 +60,8 @@ export function benchStateOf(log: readonly BenchEvent[]): BenchState {
   const chores = new Map<string, Told>();
   const away = new Set<string>();
   const lost = new Map<string, number>();
+  const weighed = new Map<string, readonly Weighed[]>();
+  const answers = new Map<string, readonly Answered[]>();
   let pausedAt: number | null = null;
   const tell = (chore: string, over: (before: Told) => Partial<Told>) => {
     const before = chores.get(chore) ?? UNTOLD;
@@ -68,6 +85,16 @@ export function benchStateOf(log: readonly BenchEvent[]): BenchState {
       case 'not yet':
         tell(event.chore, () => ({ lookedAt: event.at, moreS: event.moreS, endedAt: null }));
         break;
+      case 'weighed': {
+        const { of, massG } = event;
+        weighed.set(event.chore, [...(weighed.get(event.chore) ?? []), { of, massG }]);
+        break;
+      }
+      case 'answered': {
+        const { to, answer, value = null, at } = event;
+        answers.set(event.chore, [...(answers.get(event.chore) ?? []), { to, answer, value, at }]);
+        break;
+      }
       case 'lost':
         lost.set(event.lineId, (lost.get(event.lineId) ?? 0) + event.pieces);
         break;
@@ -85,7 +112,7 @@ export function benchStateOf(log: readonly BenchEvent[]): BenchState {
         throw new Error('invariant: what is undone does not count');
     }
   }
-  return { chores, away, lost, pausedAt };
+  return { chores, away, lost, weighed, answers, pausedAt };
 }
 
 /** When a clock is expected to be ready, ms since the epoch: as it was begun, or as long after a look as it was given. */

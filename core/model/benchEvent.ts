@@ -26,6 +26,23 @@ export const benchEventSchema = z.discriminatedUnion('what', [
   z.looseObject({ ...at, what: z.literal('skipped'), chore: choreId }),
   /** Looked at, and it takes so much longer from then on. */
   z.looseObject({ ...at, what: z.literal('not yet'), chore: choreId, moreS: seconds }),
+  /** Put on the scale: a piece of what is portioned, or something that goes into the bowl. */
+  z.looseObject({
+    ...at,
+    what: z.literal('weighed'),
+    chore: choreId,
+    of: z.string().max(200),
+    massG: z.number().min(0).max(100_000),
+  }),
+  /** What somebody said of how a thing is, and what it measured where it was measured. */
+  z.looseObject({
+    ...at,
+    what: z.literal('answered'),
+    chore: choreId,
+    to: z.string().max(60),
+    answer: z.string().max(60),
+    value: z.number().min(-100).max(100_000).optional(),
+  }),
   z.looseObject({
     ...at,
     what: z.literal('lost'),

@@ -17,6 +17,11 @@ import { lineName, spanText } from '../day/day.words';
 import { Rescue } from '../runs/sums/Rescue';
 import { stageHref } from '../runs/stages';
 import { stemOf } from '../../core/bench/amounts';
+import { portioningOf } from '../../core/bench/portioningOf';
+import type { Chore } from '../../core/schedule/chores';
+import { JudgeCard } from './JudgeCard';
+import { Lost, LostLine } from './Lost';
+import { PortionCard } from './PortionCard';
 import { StepCard, whose } from './StepCard';
 import { Waits } from './Waits';
 
@@ -39,7 +44,10 @@ export function BenchRun({ run, whole, view }: Of & { readonly view: BenchView }
           <QuietAction title="Go on" large onPress={() => tell('Go on', run.id, { what: 'resumed' })} />
         </Card>
       ) : inHand ? (
-        <StepCard run={run} whole={whole} chore={inHand} chores={chores} />
+        <>
+          <StepCard run={run} whole={whole} chore={inHand} chores={chores} />
+          <AtTheStep run={run} whole={whole} view={view} chore={inHand} />
+        </>
       ) : (
         <Idle view={view} />
       )}
@@ -48,11 +56,25 @@ export function BenchRun({ run, whole, view }: Of & { readonly view: BenchView }
   );
 }
 
-/** What runs by itself, what comes next, and who else works. */
-export function Meanwhile({ run, view }: { readonly run: RunDoc; readonly view: BenchView }) {
+/** What is judged and weighed at the step in hand. */
+function AtTheStep({ run, whole, view, chore }: Of & { readonly view: BenchView; readonly chore: Chore }) {
+  const { state } = view.bench;
+  const plan = whole.lines.find((one) => one.planned && chore.lineIds.includes(one.line.id));
+  if (!plan?.planned) return null;
+  const portions = portioningOf(chore, plan, state);
   return (
     <>
-      <Waits run={run} view={view} />
+      <JudgeCard run={run} plan={plan} chore={chore} answers={state.answers.get(chore.id) ?? []} />
+      {portions ? <PortionCard run={run} chore={chore} of={portions} /> : null}
+    </>
+  );
+}
+
+/** What runs by itself, what comes next, and who else works. */
+export function Meanwhile({ run, whole, view }: Of & { readonly view: BenchView }) {
+  return (
+    <>
+      <Waits run={run} whole={whole} view={view} />
       <Next run={run} view={view} />
       <Away run={run} view={view} />
     </>
@@ -84,6 +106,7 @@ export function DayLine({ run, view }: { readonly run: RunDoc; readonly view: Be
         >{`“${chore.label}” is waited for too long: what it is made with does not keep. Do it next, or make that anew.`}</Body>
       ))}
       <Strong style={{ color: late > 0 ? carnelian : ink }}>{words}</Strong>
+      <LostLine run={run} lost={view.bench.state.lost} />
       {late > 0 ? (
         <QuietAction
           title="What would give time?"
@@ -139,6 +162,7 @@ function StepActions({ run, whole, view }: Of & { readonly view: BenchView }) {
           }
         />
       ) : null}
+      {plan?.planned ? <Lost run={run} plan={plan} /> : null}
       <QuietAction title="Pause" onPress={() => tell('Pause', run.id, { what: 'paused' })} />
     </View>
   );

@@ -12,6 +12,10 @@ import { Card } from '../../ui/card';
 import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 import { leftText } from '../shell/ClockStrip';
+import type { RunPlan } from '../../state/plans';
+import { stemOf } from '../../core/bench/amounts';
+import { SIGNS } from '../../core/bench/judge.words';
+import { Cooling } from './Cooling';
 import { whose } from './StepCard';
 
 /** How much longer something is given that was looked at and not ready: so much of its time, and two minutes at least. */
@@ -19,7 +23,15 @@ const MORE_SHARE = 0.15;
 const MORE_LEAST_S = 120;
 
 /** What runs by itself: cooling, setting, standing, and what is in a heat that has no clock of its own. */
-export function Waits({ run, view }: { readonly run: RunDoc; readonly view: BenchView }) {
+export function Waits({
+  run,
+  whole,
+  view,
+}: {
+  readonly run: RunDoc;
+  readonly whole: RunPlan;
+  readonly view: BenchView;
+}) {
   const { bench, chores, now } = view;
   const { line } = useTokens();
   // Loads have their clocks.
@@ -50,10 +62,12 @@ export function Waits({ run, view }: { readonly run: RunDoc; readonly view: Benc
             <View style={{ flexDirection: 'row', gap: space(2), alignItems: 'baseline' }}>
               <View style={{ flex: 1 }}>
                 <Body>{chore.label}</Body>
+                {SIGNS[stemOf(chore)] ? <Small soft={false}>{SIGNS[stemOf(chore)] ?? ''}</Small> : null}
                 <Small>{`${whose(run, chore)}${readyAt === null ? '' : `, about ${clockOf(onTheWall(readyAt))}`}`}</Small>
               </View>
               <Strong style={{ fontSize: 24, lineHeight: 30 }}>{left}</Strong>
             </View>
+            <Cooling run={run} whole={whole} chore={chore} view={view} />
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
               <QuietAction
                 title={chore.kind === 'oven' ? 'Out: it is done' : 'It is ready'}

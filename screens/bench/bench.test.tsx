@@ -102,3 +102,55 @@ describe('the strip of clocks', () => {
     expect(screen.queryByRole('region', { name: 'Clocks that run' })).toBeNull();
   });
 });
+
+describe('judging and weighing at the step', () => {
+  const POPS = 'run-lantern-table';
+  const choose = (...done: string[]) => {
+    act(() => {
+      const now = run(POPS);
+      // Pops alone, and everything before the step is done.
+      const lines = now.lines.filter(({ id }) => id === 'pops-fresh');
+      useDocuments.getState().change('Alone', {
+        [`run/${POPS}`]: {
+          ...now,
+          byItself: true,
+          lines,
+          log: done.map((chore, i) => ({ id: `e${i}`, at: Date.now() - 60_000, what: 'done', chore })),
+        },
+      });
+    });
+  };
+
+  it('says the next spoon of binder, and plans on from what it took', async () => {
+    choose('pops-fresh/crumble', 'made:formula-malt-buttercream/make');
+    open(<BakeScreen id={POPS} />);
+    await main();
+    act(() => useBenchLook.setState({ chosen: { [POPS]: 'pops-fresh/bind' } }));
+    await waitFor(() => expect(step()).toBe('Bind'));
+    expect(words(screen.getByText(/first, then squeeze/))).toMatch(/^\d+ g first/);
+    tap('button', 'Crumbs fall');
+    expect(screen.getByText(/more, a (table|tea)spoon/)).toBeTruthy();
+    tap('button', 'It holds');
+    expect(screen.getByText(/it took/)).toBeTruthy();
+    tap('button', 'Plan on from this');
+    expect(
+      (run(POPS).lines[0] as { measured?: Record<string, number> }).measured?.['binder.added'],
+    ).toBeGreaterThan(0);
+    expect((run(POPS).log ?? []).filter(({ what }) => what === 'answered')).toHaveLength(2);
+  });
+
+  it('weighs pieces by taps, and says what the heavy ones come to', async () => {
+    choose('pops-fresh/bind');
+    open(<BakeScreen id={POPS} />);
+    await main();
+    act(() => useBenchLook.setState({ chosen: { [POPS]: 'pops-fresh/roll' } }));
+    await waitFor(() => expect(step()).toBe('Portion and roll'));
+    expect(screen.getByText('Next: 25 g')).toBeTruthy();
+    for (let i = 0; i < 6; i += 1) tap('button', '27 g on the scale');
+    expect(screen.getByText(/^This one 27 g: trim 2 g/)).toBeTruthy();
+    expect(screen.getByText(/At this pace the bowl makes \d+/)).toBeTruthy();
+    tap('button', 'Some are lost');
+    tap('button', 'Save');
+    expect(screen.getByText(/^1 lost of/)).toBeTruthy();
+  });
+});

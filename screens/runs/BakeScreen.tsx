@@ -70,7 +70,7 @@ function Bench({ run: { id }, run: now }: { readonly run: RunDoc }) {
             {run.closed ? null : <BenchRun run={run} whole={whole} view={view} />}
             <View style={{ gap: space(2) }}>
               {!wide && lookDue(run, view.now) ? null : <Loads run={run} whole={whole} view={view} />}
-              {run.closed ? null : <Meanwhile run={run} view={view} />}
+              {run.closed ? null : <Meanwhile run={run} whole={whole} view={view} />}
             </View>
           </Columns>
           {wide ? null : <Look />}

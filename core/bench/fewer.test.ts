@@ -1,0 +1,43 @@
+import { FAMILY_FILES } from '../../demo/families';
+import { toEnd } from '../schedule/solver';
+import { dayLeft, dayOfFile, type DayFile, type RunDay } from '../schedule/chores';
+import { forFewer } from './fewer';
+
+const FILE = FAMILY_FILES.pops as DayFile;
+const DAY = toEnd(dayOfFile(FILE, 20, 100)) as RunDay;
+const hands = (chores: RunDay['chores'], line: string) =>
+  chores
+    .filter(({ chore }) => chore.kind === 'hands' && chore.lineIds.join() === line)
+    .reduce((sum, { chore }) => sum + chore.takes.lengthS, 0);
+
+describe('pieces that are lost', () => {
+  it('are no work any more, and none of the work of others', () => {
+    const after = forFewer(DAY.chores, new Map([['pops-fresh', 12]]));
+    expect(hands(after, 'pops-fresh')).toBeLessThan(hands(DAY.chores, 'pops-fresh'));
+    expect(hands(after, 'balls-leftover')).toBe(hands(DAY.chores, 'balls-leftover'));
+    const roll = (chores: RunDay['chores']) =>
+      chores.find(({ chore }) => chore.id === 'pops-fresh/roll')?.chore;
+    const made = roll(DAY.chores)?.pieces ?? 1;
+    expect(roll(after)?.takes.lengthS).toBeCloseTo(
+      (roll(DAY.chores)?.takes.lengthS ?? 0) * (1 - 12 / made),
+      6,
+    );
+  });
+
+  it('leave the day no later', () => {
+    const at = `${FILE.run.readyAt.slice(0, 10)}T11:30`;
+    const left = (lost: number) =>
+      dayLeft({
+        day: { chores: forFewer(DAY.chores, new Map([['pops-fresh', lost]])) },
+        kitchen: FILE.kitchen,
+        readyAt: FILE.run.readyAt,
+        nowAt: at,
+        stood: new Map(),
+      })?.lateMin ?? Infinity;
+    expect(left(12)).toBeLessThanOrEqual(left(0));
+  });
+
+  it('are nothing where none is lost', () => {
+    expect(forFewer(DAY.chores, new Map())).toBe(DAY.chores);
+  });
+});

@@ -1,0 +1,47 @@
+import type { Chore } from '../schedule/chores/chore';
+import { stemOf } from './amounts';
+
+/** Steps that are worked at piece by piece: fewer pieces, less of them. */
+const BY_PIECE = new Set([
+  'roll',
+  'stick',
+  'dip',
+  'frost',
+  'top',
+  'fill-in',
+  'cover',
+  'soak',
+  'cut',
+  'coat-a',
+  'coat-b',
+  'back',
+  'fill',
+  'out',
+  'pack',
+]);
+
+/**
+ * The day's chores with what has been lost taken out of their work, s. What is lost is lost for all that has not begun:
+ * which pieces they were, nobody has to say.
+ */
+export function forFewer<T extends { readonly chore: Chore }>(
+  timed: readonly T[],
+  lost: ReadonlyMap<string, number>,
+): readonly T[] {
+  if (lost.size === 0) return timed;
+  const shares = new Map<string, number>();
+  for (const { chore } of timed) {
+    const [lineId] = chore.lineIds;
+    if (stemOf(chore) !== 'pack' || !lineId || !chore.pieces) continue;
+    shares.set(lineId, Math.max(0, 1 - (lost.get(lineId) ?? 0) / chore.pieces));
+  }
+  return timed.map((one) => {
+    const { chore } = one;
+    const share = chore.lineIds.length === 1 ? (shares.get(chore.lineIds[0] ?? '') ?? 1) : 1;
+    if (share === 1 || chore.kind !== 'hands' || !BY_PIECE.has(stemOf(chore))) return one;
+    return {
+      ...one,
+      chore: { ...chore, takes: { ...chore.takes, lengthS: chore.takes.lengthS * share } },
+    };
+  });
+}

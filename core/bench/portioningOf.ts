@@ -1,0 +1,35 @@
+import type { LinePlan } from '../plan';
+import type { Chore } from '../schedule/chores/chore';
+import { stemOf } from './amounts';
+import type { BenchState } from './log';
+import type { Portioning } from './portions';
+
+/** A piece on the scale, among what else is weighed at a step. */
+export const PORTION = 'portion';
+
+/** The bowl that a step portions, with all that was weighed of it at this step and its like; null where it portions none. */
+export function portioningOf(
+  chore: Chore,
+  { parts, line }: LinePlan,
+  { weighed }: Pick<BenchState, 'weighed'>,
+): Portioning | null {
+  const stem = stemOf(chore);
+  if (stem !== 'roll' && stem !== 'fill') return null;
+  const bowl = bowlOf(parts, stem);
+  if (!bowl || bowl.count < 1 || bowl.portionG <= 0) return null;
+  const mine = [...weighed].flatMap(([id, some]) =>
+    id.startsWith(`${line.id}/`) && stemOf({ id }) === stem ? some : [],
+  );
+  return { ...bowl, weighed: mine.flatMap(({ of, massG }) => (of === PORTION ? [massG] : [])) };
+}
+
+function bowlOf(
+  { dough, portion, wells, batterLeft, count }: LinePlan['parts'],
+  stem: string,
+): Omit<Portioning, 'weighed'> | null {
+  if (dough)
+    return { totalG: dough.ready.value, portionG: dough.portion.value, count: Math.round(count.made.value) };
+  if (stem !== 'fill' || !portion) return null;
+  const n = Math.round((wells ?? count.made).value);
+  return { totalG: portion.value * n + (batterLeft?.value ?? 0), portionG: portion.value, count: n };
+}
