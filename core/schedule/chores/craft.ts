@@ -145,6 +145,8 @@ export function cakesicleWork(
         holds,
         after,
       });
+    // Grouped into more rounds than the plan has, each sets as its rounds do.
+    const roundTask = (of: string) => tasks.get(`${of}-${k}`) ?? taskIn(tasks, `${of}-1`);
     const inMould: ChoreHold = {
       of: { kind: 'mould', id: line.mouldId },
       units: mouldsOf(pieces),
@@ -155,7 +157,7 @@ export function cakesicleWork(
       work.add(`${id}-${k}`, {
         kind: 'wait',
         ...told(CHORE.shellSets),
-        takes: byFigure(taskIn(tasks, `shell-${k}`).takes, 'cold'),
+        takes: byFigure(roundTask('shell').takes, 'cold'),
         holds: [freezer],
         after: [within(after, 600)],
       });
@@ -187,7 +189,7 @@ export function cakesicleWork(
       kind: 'wait',
       ...told(CHORE.freeze.label),
       detail: CHORE.freeze.detail,
-      takes: byFigure(taskIn(tasks, `freeze-${k}`).takes, 'cold'),
+      takes: byFigure(roundTask('freeze').takes, 'cold'),
       holds: [freezer],
       after: [within(back, 600)],
     });

@@ -149,11 +149,15 @@ describe('a day that is found again', () => {
       { fridgeTrays: (kitchen.fridgeTrays ?? 4) + 2, freezerTrays: (kitchen.freezerTrays ?? 4) + 2 },
       { sheets: (kitchen.sheets ?? []).map((one) => ({ ...one, owned: one.owned + 1 })) },
       { restFrom: '23:00', restUntil: '06:00' },
+      { moulds: (kitchen.moulds ?? []).map((one) => ({ ...one, owned: one.owned + 1 })) },
     ];
+    const pieces = ({ chores }: RunDay) =>
+      chores.reduce((sum, { chore }) => sum + (chore.id.endsWith('/pack') ? (chore.pieces ?? 0) : 0), 0);
     for (const change of more) {
       const after = found(inKitchen(of, change), { day: before.known, same: false });
       expect(after.breaches).toEqual([]);
-      expect(begins(after)).toBeLessThanOrEqual(begins(before) + 0.05);
+      // With another mould a last round that is fuller may be of more pieces: that is more work.
+      if (pieces(after) <= pieces(before)) expect(begins(after)).toBeLessThanOrEqual(begins(before) + 0.05);
     }
   });
 
