@@ -119,3 +119,54 @@ test('went wrong: what fits the step stands first, and nothing is in hand before
   const kinds = page.getByRole('dialog', { name: 'What went wrong' }).getByRole('radio');
   await expect(kinds.first()).toHaveText(/^The batter is short/);
 });
+
+test('clocks are right after an hour of reloads and of a tab that slept', async ({ page }) => {
+  await openApp(page, '/runs/run-lantern-table/bake');
+  await benchThere(page);
+  const ahead = page.getByRole('button', { name: /Butter out.*Take it in hand now/ }).first();
+  await page
+    .getByRole('button', { name: /^Begin now: / })
+    .or(ahead)
+    .first()
+    .waitFor();
+  if (await ahead.isVisible()) await ahead.click();
+  else await page.getByRole('button', { name: /^Begin now: Butter/ }).click();
+  await page.getByRole('button', { name: 'Butter out: begun' }).click();
+  const begun = await page.evaluate(() => Date.now());
+  const load = page.getByRole('button', { name: /^Load 1 in: start its clock/ });
+  await load.first().click();
+  await load.first().click();
+  const strip = page.getByRole('region', { name: 'Clocks that run' });
+  await expect(strip.getByRole('button')).toHaveCount(3);
+  /** What a clock shows, s, and what it ought to by the time that has passed. */
+  const off = async (name: RegExp, since: number, lasts: number): Promise<number> => {
+    const shown = strip.getByRole('button', { name }).first();
+    const [text, now] = await shown.evaluate((one) => [one.textContent ?? '', Date.now()] as const);
+    const [minutes, seconds] = (/(\d+):(\d\d)$/.exec(text) ?? []).slice(1).map(Number);
+    return (minutes ?? NaN) * 60 + (seconds ?? NaN) - (lasts - (now - since) / 1000);
+  };
+  // Ten turns of some minutes each, well within the hour of the butter.
+  for (const [i, away] of [
+    '03:17',
+    '07:41',
+    '00:59',
+    '11:03',
+    '02:30',
+    '09:59',
+    '04:44',
+    '06:21',
+    '05:05',
+    '03:33',
+  ].entries()) {
+    await page.clock.fastForward(away);
+    if (i % 2 === 0) await page.reload();
+    await expect(strip).toBeVisible();
+    await expect
+      .poll(async () => Math.abs(await off(/^Butter out/, begun, 3600)), { timeout: 10_000 })
+      .toBeLessThan(1);
+  }
+  // What ran out while nobody looked is told with its hour.
+  await page.clock.fastForward('20:00');
+  await page.reload();
+  await expect(strip.getByRole('button', { name: /look \d\d:\d\d/ }).first()).toBeVisible();
+});

@@ -50,10 +50,14 @@ export function bring(text: string): Outcome {
         kitchen: kitchenIn(docs),
         formulas: formulasIn(docs),
         ids: new Set(runsIn(docs).map(({ id }) => id)),
+        runs: runsIn(docs),
       };
-      const { run, formulas, kitchen, added } = mergeRunFile(read.file, has, newId);
+      const { run, formulas, kitchen, added, went } = mergeRunFile(read.file, has, newId);
       change(`Bring in ${run.name}`, { [runKey(run.id)]: run, ...cameAlong(formulas, kitchen, has.kitchen) });
-      return { ok: true, words: `“${run.name}” is in.${alongWords(added)}`, go: { run: run.id } };
+      const words = went
+        ? `“${run.name}” goes on from where the other device left it.`
+        : `“${run.name}” is in.${alongWords(added)}`;
+      return { ok: true, words, go: { run: run.id } };
     }
     case 'formulas': {
       return keepFormulas(read.formulas);

@@ -13,6 +13,7 @@ import { join, resolve } from 'node:path';
 import { sameJson, type Json } from '../core/exchange/threeWay';
 import { createApp } from '../server/app';
 import { CHROMIUM } from './chromium';
+import { benchKills } from './tortureBench';
 
 const KILLS = Number(process.argv[2] ?? 200);
 const RUN = '/runs/run-lantern-evening';
@@ -98,6 +99,18 @@ async function kills(): Promise<void> {
     if (await blank(page)) note('pages', 'blank');
   }
   await context.close();
+  rmSync(profile, { recursive: true, force: true });
+}
+
+async function bench(): Promise<void> {
+  const profile = mkdtempSync(join(tmpdir(), 'carnelian-bench-'));
+  await benchKills(KILLS, {
+    base,
+    note,
+    open: () => open(profile),
+    kill: () => killHard(profile),
+    texts: (page) => inStore(page, null, null),
+  });
   rmSync(profile, { recursive: true, force: true });
 }
 
@@ -299,7 +312,7 @@ async function main(): Promise<void> {
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const chosen = process.argv.slice(3);
-  for (const [name, part] of Object.entries({ kills, damaged, refused, twoWindows, cleared })) {
+  for (const [name, part] of Object.entries({ kills, bench, damaged, refused, twoWindows, cleared })) {
     if (chosen.length > 0 && !chosen.includes(name)) continue;
     const from = Date.now();
     await part();

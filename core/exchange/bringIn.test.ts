@@ -183,6 +183,6 @@ describe('a run file', () => {
       { kitchen: file.kitchen, formulas: file.formulas, ids: new Set() },
       () => 'never',
     );
-    expect(merged).toEqual({ run: file.run, formulas: [], kitchen: file.kitchen, added: [] });
+    expect(merged).toEqual({ run: file.run, formulas: [], kitchen: file.kitchen, added: [], went: false });
   });
 });

@@ -1,4 +1,5 @@
 import type { FormulaDoc, KitchenDoc, Line, PieceDoc, PieceFile, RunDoc, RunFile } from '../model/documents';
+import { takeTurns, wentOn } from './turns';
 import { kitchenHolds, referencesOf, type RefKind } from '../model/references';
 
 /** What a file adds to the documents that are there. */
@@ -12,6 +13,8 @@ interface Added {
 }
 export interface Merged extends Added {
   readonly run: RunDoc;
+  /** It is one that was here and went on elsewhere. */
+  readonly went: boolean;
 }
 export interface MergedPiece extends Added {
   readonly piece: PieceDoc;
@@ -22,6 +25,11 @@ export interface There {
   readonly kitchen: KitchenDoc;
   readonly formulas: readonly FormulaDoc[];
   readonly ids: ReadonlySet<string>;
+}
+
+/** Runs that are there as well: one that went on elsewhere is taken on from there. */
+export interface RunsThere extends There {
+  readonly runs?: readonly RunDoc[] | undefined;
 }
 
 type ThingKind = Exclude<RefKind, 'formula'>;
@@ -47,12 +55,16 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a, ordered) ===
 
 /**
  * Brings a run file into the documents that are there. What is the same already is used as it is; what bears a known id
- * and is something else comes in beside it under a new id; nothing that is there is changed.
+ * and is something else comes in beside it under a new id; nothing that is there is changed, but a run that was taken on
+ * by another device goes on from there.
  */
-export function mergeRunFile(file: RunFile, has: There, newId: (kind: string) => string): Merged {
+export function mergeRunFile(file: RunFile, has: RunsThere, newId: (kind: string) => string): Merged {
   const { lines, ...rest } = mergeLines(file, file.run.lines, has, newId);
+  const mine = has.runs?.find(({ id: own }) => own === file.run.id);
+  if (mine && wentOn(mine, file.run))
+    return { ...rest, run: takeTurns(mine, { ...file.run, lines: [...lines] }), went: true };
   const id = has.ids.has(file.run.id) ? newId('run') : file.run.id;
-  return { ...rest, run: { ...file.run, id, lines: [...lines] } };
+  return { ...rest, run: { ...file.run, id, lines: [...lines] }, went: false };
 }
 
 /** Brings a piece file in, by the same rules. */

@@ -1,0 +1,107 @@
+/**
+ * A session at the bench, killed at moments that nobody chose: whatever the bench had answered with its next step is there
+ * after reopening. Part of `npm run torture`.
+ */
+import type { BrowserContext, Page } from '@playwright/test';
+import { chanceOf } from '../core/schedule/solver';
+import type { RunDoc } from '../core/model/documents';
+
+const RUN_ID = 'run-lantern-table';
+const PATH = `/runs/${RUN_ID}/bake`;
+/** What tells an event at once. */
+const TOLD = /^(Done: |Load \d+ in: start|In: start|.+: begun$)/;
+
+export interface BenchTools {
+  readonly open: () => Promise<BrowserContext>;
+  readonly kill: () => void;
+  readonly base: string;
+  readonly texts: (page: Page) => Promise<Record<string, string>>;
+  readonly note: (what: string, came: string) => void;
+}
+
+/** Ids of all that the bench was told: events and loads. */
+async function kept(page: Page, texts: BenchTools['texts']): Promise<string[]> {
+  const text = Object.entries(await texts(page)).find(([key]) => key.includes(RUN_ID))?.[1];
+  const run = JSON.parse(text ?? '{}') as Partial<RunDoc>;
+  return [...(run.log ?? []), ...(run.clocks ?? [])].map(({ id }) => id);
+}
+
+const there = (page: Page) =>
+  page
+    .getByText(/^(In time|Late): ready about|^All is done/)
+    .first()
+    .waitFor({ timeout: 60_000 });
+
+/** One tap that tells something, and the bench's answer to it; false where nothing can be told. */
+async function tap(page: Page, chance: () => number): Promise<boolean> {
+  const early = page.getByRole('button', { name: /^Begin now: / });
+  const told = page.getByRole('button', { name: TOLD }).last();
+  await told.or(early).or(page.getByText('All is done')).first().waitFor();
+  if ((await told.count()) === 0 && (await early.count()) > 0) await early.click();
+  const weighed = page.getByRole('button', { name: /on the scale$/ });
+  const judged = page.getByRole('button', { name: 'Crumbs fall' });
+  // Some taps are answers and weights: the bench stays at its step, and says something else.
+  if (chance() < 0.5 && (await weighed.count()) > 0) {
+    const before = await page.getByText(/^\d+ weighed/).count();
+    const words = before > 0 ? await page.getByText(/^\d+ weighed/).innerText() : '';
+    await weighed.nth(Math.floor(chance() * 5)).click();
+    await page
+      .getByText(/^\d+ weighed/)
+      .filter({ hasNotText: words || '—' })
+      .first()
+      .waitFor();
+    return true;
+  }
+  if (chance() < 0.4 && (await judged.count()) > 0) {
+    await judged.click();
+    await page
+      .getByText(/a (table|tea)spoon|far more than/)
+      .first()
+      .waitFor();
+    return true;
+  }
+  if ((await told.count()) === 0) {
+    const back = page.getByRole('button', { name: 'A step back' });
+    if ((await back.count()) === 0) return false;
+    await back.click();
+    await told.or(early).first().waitFor();
+    return true;
+  }
+  // Two steps may have one name: all that is written there, without its hours, is what changes.
+  const before = await page.evaluate(() => document.body.innerText.replace(/[\d:]+/g, ''));
+  await told.click();
+  await page.waitForFunction((was) => document.body.innerText.replace(/[\d:]+/g, '') !== was, before);
+  return true;
+}
+
+export async function benchKills(
+  kills: number,
+  { open, kill, base, texts, note }: BenchTools,
+): Promise<void> {
+  const chance = chanceOf(17);
+  let context = await open();
+  let page = context.pages()[0] ?? (await context.newPage());
+  await page.goto(base + PATH);
+  await there(page);
+  let before = await kept(page, texts);
+  for (let i = 0; i < kills; i += 1) {
+    const taps = 1 + chance.below(3);
+    let answered = 0;
+    for (let k = 0; k < taps; k += 1) if (await tap(page, () => chance.next())) answered += 1;
+    await page.waitForTimeout(chance.below(90));
+    kill();
+    await context.close().catch(() => undefined);
+    context = await open();
+    page = context.pages()[0] ?? (await context.newPage());
+    await page.goto(base + PATH);
+    await there(page);
+    const after = await kept(page, texts);
+    const whole = before.every((id) => after.includes(id)) && after.length >= before.length + answered;
+    note(
+      `killed at the bench, ${taps === 1 ? 'one tap' : 'some taps'} after reopening`,
+      whole ? 'kept' : 'lost',
+    );
+    before = after;
+  }
+  await context.close();
+}
