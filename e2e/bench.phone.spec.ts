@@ -170,3 +170,73 @@ test('clocks are right after an hour of reloads and of a tab that slept', async 
   await page.reload();
   await expect(strip.getByRole('button', { name: /look \d\d:\d\d/ }).first()).toBeVisible();
 });
+
+test('a rehearsal is played to its end by good answers and by bad ones, left in between, and the difference told', async ({
+  page,
+}) => {
+  await openApp(page, '/runs/run-lantern-table/bake');
+  await benchThere(page);
+  await page.getByRole('button', { name: 'Rehearse it first, without flour' }).click();
+  await page.getByRole('radio', { name: 'Usual' }).click();
+  await page.getByRole('button', { name: 'Begin the rehearsal' }).click();
+  const over = page.getByText('Baked through', { exact: true });
+  const on = page.getByRole('button', { name: 'On to the next judgement', exact: true });
+  /** Plays to the end: for each look of a thing, what is answered to it. */
+  const play = async (answers: readonly (readonly [RegExp, string])[]): Promise<string> => {
+    for (let i = 0; i < 120; i += 1) {
+      const options = new RegExp(`^(${answers.map(([, option]) => option).join('|')})$`);
+      await on
+        .or(over)
+        .or(page.getByRole('button', { name: options }))
+        .first()
+        .waitFor();
+      if (await over.isVisible()) break;
+      if (await on.isVisible()) {
+        await on.click();
+        continue;
+      }
+      const text = await page.getByRole('main').or(page.locator('body')).first().innerText();
+      const [, option] = answers.find(([shown]) => shown.test(text)) ?? [];
+      // Between two scenes there is nothing to answer.
+      if (!option) continue;
+      await page.getByRole('button', { name: option, exact: true }).click();
+    }
+    await expect(over).toBeVisible();
+    return page.getByText(/^(Other answers would have kept|Nothing could have been done better)/).innerText();
+  };
+  // One step by hand, and the page left in the middle of it: it is taken up where it was.
+  await page.getByRole('button', { name: /^Done: / }).click();
+  await expect(page.getByText(/step 2 of/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/step 2 of/)).toBeVisible({ timeout: 30_000 });
+  const good = await play([
+    [/comes out wet/, 'In again, 4 min'],
+    [/damp crumbs/, 'In again, 2 min'],
+    [/The skewer is clean|Dark at the rim/, 'Out with it'],
+    [/falls apart in crumbs/, 'Another spoon, 15 g'],
+    [/just holds, and cracks/, 'A teaspoon, 5 g'],
+    [/palm is dry/, 'Good: roll them'],
+    [/palm shines/, 'Half an hour in the fridge, and crumb by the spoon'],
+    [/Ridges down the side/, 'Warm it gently, and stir'],
+    [/smooth all round/, 'Go on dipping'],
+    [/clings to its well|still hard to the tin/, 'Let it stand another five minutes'],
+    [/a little warm underneath/, 'Ten minutes in the fridge'],
+    [/Somebody at the door/, 'Yes: each a little smaller'],
+  ]);
+  await page.getByRole('button', { name: 'The same day once more', exact: true }).click();
+  const bad = await play([
+    [/comes out wet|damp crumbs|The skewer is clean|Dark at the rim/, 'Out with it'],
+    [/falls apart|just holds|palm is dry|palm shines/, 'Good: roll them'],
+    [/Ridges down|smooth all round/, 'Go on dipping'],
+    [/clings to its well|still hard to the tin/, 'Turn them out now'],
+    [/a little warm underneath/, 'Frost them now'],
+    [/Somebody at the door/, 'No, not today'],
+  ]);
+  const pieces = (words: string) => Number(/(\d+) pieces?/.exec(words)?.[1] ?? 0);
+  expect(pieces(bad)).toBeGreaterThan(pieces(good) + 10);
+  await expect(page.getByText(/the best answer: /).first()).toBeVisible();
+  // Nothing of it is in the run itself.
+  await page.getByRole('button', { name: 'To the bench itself' }).click();
+  await benchThere(page);
+  await expect(page.getByRole('button', { name: 'On with the rehearsal' })).toBeVisible();
+});

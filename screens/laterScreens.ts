@@ -17,6 +17,7 @@ export { GatherScreen } from './runs/GatherScreen';
 export { NewRunScreen } from './runs/NewRunScreen';
 export { PiecesScreen } from './runs/PiecesScreen';
 export { PrintScreen } from './runs/PrintScreen';
+export { RehearseScreen } from './rehearse/RehearseScreen';
 export { RunSearch } from './runs/RunSearch';
 export { SumsScreen } from './runs/SumsScreen';
 export * as planning from '../state/planner';

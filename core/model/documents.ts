@@ -144,6 +144,14 @@ export const runSchema = z.looseObject({
   ahead: z.record(z.string().max(200), z.number().int().min(1).max(7)).optional(),
   /** Chores of its day that somebody holds at a time, by their id: minutes before the run must be ready. */
   held: z.record(z.string().max(200), z.number().min(0).max(20_000)).optional(),
+  /** It was baked through without flour: what was answered, and the seed of the kitchen that it was baked in. */
+  rehearsal: z
+    .looseObject({
+      seed: wholeNumber('', 1, 1_000_000_000),
+      level: z.enum(['calm', 'usual', 'rough']),
+      answers: z.array(z.string().max(40)).max(4000),
+    })
+    .optional(),
   /** Planned as if no other run shared its day: somebody else makes it, or those others are not made. */
   byItself: z.boolean().optional(),
   /** Keys of what is already weighed out, brought or warmed for the run as a whole. */

@@ -237,6 +237,18 @@ function Away({ run, view }: { readonly run: RunDoc; readonly view: BenchView })
   );
 }
 
+/** The way to a rehearsal, for as long as nothing has happened; or back into the one that was left. */
+export function ToRehearsal({ run }: { readonly run: RunDoc }) {
+  const router = useRouter();
+  if (run.closed || run.clocks.length > 0 || countedEvents(run.log ?? []).length > 0) return null;
+  return (
+    <QuietAction
+      title={run.rehearsal ? 'On with the rehearsal' : 'Rehearse it first, without flour'}
+      onPress={() => router.navigate({ pathname: '/runs/[id]/rehearse', params: { id: run.id } })}
+    />
+  );
+}
+
 /** How the bench is read: large, aloud, and with leave to ring while another window is open. */
 export function Look() {
   const { large, aloud } = useBenchLook();

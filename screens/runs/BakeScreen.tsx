@@ -18,7 +18,7 @@ import { Card } from '../../ui/card';
 import { Body, Small, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
 import { Columns, useWide } from '../../ui/screen';
-import { BenchFoot, BenchRun, DayLine, Look, Meanwhile, hasFoot } from '../bench/BenchRun';
+import { BenchFoot, BenchRun, DayLine, Look, Meanwhile, ToRehearsal, hasFoot } from '../bench/BenchRun';
 import { lineName } from '../day/day.words';
 import { CloseSheet } from './CloseSheet';
 import { CoreCurve } from './CoreCurve';
@@ -73,6 +73,7 @@ function Bench({ run: { id }, run: now }: { readonly run: RunDoc }) {
               {run.closed ? null : <Meanwhile run={run} whole={whole} view={view} />}
             </View>
           </Columns>
+          <ToRehearsal run={run} />
           {wide ? null : <Look />}
           <CloseSheet run={run} whole={whole} visible={closing} onClose={() => setClosing(false)} />
         </>
