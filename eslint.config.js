@@ -26,6 +26,7 @@ const CORE = {
   plan: ['caution', 'figure', 'formula', 'line', 'model', 'param', 'piece', 'process', 'quantity'],
   schedule: ['figure', 'formula', 'line', 'model', 'plan', 'process', 'quantity'],
   bench: ['figure', 'formula', 'line', 'model', 'plan', 'process', 'quantity', 'schedule'],
+  instruments: ['schedule'],
   rehearse: ['bench', 'model', 'plan', 'process', 'schedule'],
 };
 const core = (name) => `core/${name}`;

@@ -1,5 +1,6 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, openApp, test } from './fixtures';
+import { dropFile, expect, openApp, test } from './fixtures';
 
 const ACTION = /^(Done: |Load \d+ in: start|In: start|.+: begun$)/;
 
@@ -239,4 +240,58 @@ test('a rehearsal is played to its end by good answers and by bad ones, left in 
   await page.getByRole('button', { name: 'To the bench itself' }).click();
   await benchThere(page);
   await expect(page.getByRole('button', { name: 'On with the rehearsal' })).toBeVisible();
+});
+
+test('pieces are weighed by a tap on the scale; lost, it is said to be, and hands go on', async ({
+  page,
+}) => {
+  await openApp(page);
+  // Pops alone, bound and ready to be rolled.
+  const file = JSON.parse(readFileSync('demo/pops.run.json', 'utf8')) as {
+    run: { id: string; name: string; byItself?: boolean; lines: { id: string }[]; log?: unknown[] };
+  };
+  file.run = {
+    ...file.run,
+    id: 'run-rolling',
+    name: 'Rolling',
+    byItself: true,
+    lines: file.run.lines.filter(({ id }) => id === 'pops-fresh'),
+    log: [{ id: 'e1', at: Date.parse('2026-11-25T09:00:00'), what: 'done', chore: 'pops-fresh/bind' }],
+  };
+  await dropFile(page, JSON.stringify(file), 'rolling.json');
+  await page.getByRole('button', { name: 'Bring it in' }).click();
+  await page.getByRole('button', { name: 'Look at it' }).click();
+  await page.getByRole('tab', { name: 'Bench', exact: true }).click();
+  await benchThere(page);
+  const roll = page.getByRole('button', {
+    name: /^(Begin now: Portion and roll|.*Portion and roll.*Take it in hand now)/,
+  });
+  await roll
+    .or(page.getByText(/^Next: \d/))
+    .first()
+    .waitFor();
+  if (!(await page.getByText(/^Next: \d/).isVisible())) await roll.first().click();
+  const stream = page.waitForRequest(/\/api\/instruments\/stream/);
+  await page.getByRole('button', { name: 'Practise with a scale and probes' }).click();
+  const session = new URL((await stream).url()).searchParams.get('session') ?? '';
+  const spoil = (how: string) =>
+    page.request.get(`/api/instruments/do?session=${session}&do=spoil&id=scale&how=${how}`);
+  await page.getByRole('button', { name: 'Put a piece on' }).click();
+  const scale = page.getByRole('button', { name: /^On the scale .*: take it$/ });
+  // The page's clock stands still for nobody here: readings come by the server's.
+  await scale.click({ timeout: 20_000 });
+  await expect(page.getByText(/^1 weighed/)).toBeVisible();
+  // The scale is gone: that is said, and a tap on a key does as well.
+  await spoil('lost');
+  await expect(page.getByText(/Weigh by hand, and tap what it showed/)).toBeVisible({ timeout: 20_000 });
+  await page
+    .getByRole('button', { name: /^\d+ g on the scale$/ })
+    .nth(2)
+    .click();
+  await expect(page.getByText(/^2 weighed/)).toBeVisible();
+  // It lies, and is not believed; mended, it is there again.
+  await spoil('lying');
+  await expect(page.getByText(/cannot be: not believed/)).toBeVisible({ timeout: 20_000 });
+  await spoil('none');
+  await expect(scale).toBeVisible({ timeout: 20_000 });
 });

@@ -36,6 +36,29 @@ describe('the server', () => {
     expect(response.headers.get('cache-control')).toBe('no-store');
   });
 
+  it('streams the instruments of a simulated kitchen, and does in it what is asked', async () => {
+    const stop = new AbortController();
+    const response = await fetch(`${base}/api/instruments/stream?session=test-1`, { signal: stop.signal });
+    expect(response.headers.get('content-type')).toContain('text/event-stream');
+    const reader = (response.body as ReadableStream<Uint8Array>).getReader();
+    const done = await fetch(`${base}/api/instruments/do?session=test-1&do=put%20on&massG=250`);
+    expect(await done.json()).toEqual({ ok: true });
+    let text = '';
+    while (!/"id":"scale"[^}]*"value":2(49|50)/.test(text) && text.length < 200_000)
+      text += new TextDecoder().decode((await reader.read()).value);
+    expect(text).toMatch(/"value":2(49|50)/);
+    stop.abort();
+  });
+
+  it('refuses a deed that is none, and a kitchen that nobody opened', async () => {
+    const of = (query: string) => fetch(`${base}/api/instruments/do?${query}`);
+    expect((await of('session=nobody&do=tare')).status).toBe(404);
+    expect((await fetch(`${base}/api/instruments/stream?session=../x`)).status).toBe(400);
+    const wrong = await of('session=test-1&do=put%20on&massG=lots');
+    expect(wrong.status).toBe(400);
+    expect(await wrong.json()).toMatchObject({ fault: expect.stringContaining('massG') as string });
+  });
+
   it('gives the shell for any address of the app and 404 for a missing file or route', async () => {
     for (const path of ['/', '/runs/run-1/sums', '/kitchen', '/runs/run-1.5/sums', '/formulas/butter.cake']) {
       const response = await fetch(base + path);

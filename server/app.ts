@@ -6,6 +6,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import { join } from 'node:path';
 import { holdFiles, sendFrom } from './files';
+import { addInstruments } from './instruments';
 
 /** Where only files are; elsewhere an address with a dot in it is one of the app's. */
 const FILES =
@@ -63,10 +64,12 @@ export function createApp(dist: string): Express {
   app.get('/api/health', (_request, response) => {
     response.set('Cache-Control', 'no-store').json({ ok: page !== '' });
   });
+  addInstruments(app);
   app.use('/api', (_request, response) => {
-    response
-      .status(404)
-      .json({ fault: 'There is no such route.', mend: 'GET /api/health is the one there is.' });
+    response.status(404).json({
+      fault: 'There is no such route.',
+      mend: 'GET /api/health says whether the app is there; instruments stream from /api/instruments/stream.',
+    });
   });
   const files = holdFiles(dist);
   app.use(sendFrom(files));

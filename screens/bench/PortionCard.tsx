@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { ScaleTap } from './Instruments';
 import { View } from 'react-native';
 import { EVEN_SHARE, portioned, trimOf, type Portioning } from '../../core/bench/portions';
 import type { RunDoc } from '../../core/model/documents';
@@ -46,6 +47,7 @@ export function PortionCard({
       ) : (
         <Body>{lastWords(last, aimG, stepG, style)}</Body>
       )}
+      {told.nextG === null ? null : <ScaleTap aimG={aimG} onTake={put} />}
       {told.nextG === null ? null : (
         <View style={{ flexDirection: 'row', gap: space(0.75) }}>
           {KEYS.map((by) => (

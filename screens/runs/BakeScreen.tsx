@@ -18,6 +18,7 @@ import { Card } from '../../ui/card';
 import { Body, Small, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
 import { Columns, useWide } from '../../ui/screen';
+import { Instruments } from '../bench/Instruments';
 import { BenchFoot, BenchRun, DayLine, Look, Meanwhile, ToRehearsal, hasFoot } from '../bench/BenchRun';
 import { lineName } from '../day/day.words';
 import { CloseSheet } from './CloseSheet';
@@ -74,6 +75,7 @@ function Bench({ run: { id }, run: now }: { readonly run: RunDoc }) {
             </View>
           </Columns>
           <ToRehearsal run={run} />
+          {run.closed ? null : <Instruments />}
           {wide ? null : <Look />}
           <CloseSheet run={run} whole={whole} visible={closing} onClose={() => setClosing(false)} />
         </>
