@@ -118,14 +118,6 @@ export async function benchKills(
       `killed at the bench, ${taps === 1 ? 'one tap' : 'some taps'} after reopening`,
       whole ? 'kept' : 'lost',
     );
-    if (!whole)
-      console.log(i, {
-        taps,
-        answered,
-        before: before.length,
-        after: after.length,
-        gone: before.filter((id) => !after.includes(id)).length,
-      });
     before = after;
   }
   await context.close();

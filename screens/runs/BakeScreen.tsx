@@ -92,6 +92,12 @@ const lookDue = ({ clocks, closed }: RunDoc, now: number): boolean =>
 const startedIn = (run: RunDoc, { line }: LinePlan, load: number) =>
   run.clocks.find((clock) => clock.load === load && clock.lineId === line.id);
 
+/** A load that nobody gave a clock, and that is over all the same: what comes after it has been done. */
+const isBehind = ({ chores, bench }: BenchView, { line }: LinePlan, load: number): boolean => {
+  const own = chores.find((one) => loadOf(one) === load && one.lineIds.includes(line.id));
+  return own !== undefined && bench.standing.get(own.id)?.is === 'ended';
+};
+
 /** Loads that have a clock: rounds of a mould are set by the cold, not by a clock of these. */
 const loadsOf = ({ parts }: LinePlan): readonly number[] => parts.clocked?.sizes ?? [];
 
@@ -117,7 +123,8 @@ function footOf(open: OpenRun, view: BenchView, onClose: () => void): ReactNode 
   if (whole.lines.every((one) => !one.planned)) return <BackToPieces runId={run.id} />;
   const baking = run.clocks.some((clock) => clock.endedAt === null);
   const waiting = whole.lines.some(
-    (one) => one.planned && loadsOf(one).some((_, i) => !startedIn(run, one, i + 1)),
+    (one) =>
+      one.planned && loadsOf(one).some((_, i) => !startedIn(run, one, i + 1) && !isBehind(view, one, i + 1)),
   );
   const step = hasFoot(view);
   // Nothing is in the oven, and nothing has to go in any more.
@@ -162,7 +169,7 @@ function Loads({
         const own = view.chores.find((one) => loadOf(one) === load && one.lineIds.includes(plan.line.id));
         return { plan, pieces: own?.pieces ?? planned, load };
       })
-      .filter(({ load }) => !startedIn(run, plan, load)),
+      .filter(({ load }) => !startedIn(run, plan, load) && !isBehind(view, plan, load)),
   );
   const first = waiting.filter(({ plan }, i) => waiting.findIndex((one) => one.plan === plan) === i);
   const inHandIs = (plan: LinePlan, load: number) =>
