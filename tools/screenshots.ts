@@ -54,7 +54,7 @@ async function closeRun(page: Page): Promise<void> {
 async function oneStepDone(page: Page): Promise<void> {
   await page.getByText(/^In time/).waitFor({ timeout: 30_000 });
   await page.getByRole('button', { name: /^Begin now/ }).click();
-  await page.getByRole('button', { name: /^Done: / }).click();
+  await page.getByRole('button', { name: /^(Done: |(?!Undo).+: begun$)/ }).click();
   await page
     .getByRole('button', { name: /^Load 1 in: start its clock, / })
     .first()
