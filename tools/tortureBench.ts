@@ -118,6 +118,7 @@ export async function benchKills(
       `killed at the bench, ${taps === 1 ? 'one tap' : 'some taps'} after reopening`,
       whole ? 'kept' : 'lost',
     );
+    if (i % 20 === 19) process.stdout.write(`  ${i + 1} kills\n`);
     before = after;
   }
   await context.close();
