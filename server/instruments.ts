@@ -29,6 +29,12 @@ const deed = z.discriminatedUnion('do', [
   z.object({ do: z.literal('put in'), massG: number(1, 5000) }),
   z.object({ do: z.literal('take out') }),
   z.object({
+    do: z.literal('burst'),
+    massG: number(20, 2000),
+    watts: number(100, 2000),
+    seconds: number(1, 1200),
+  }),
+  z.object({
     do: z.literal('spoil'),
     id: z.string().max(20),
     how: z.enum(['lost', 'frozen', 'lying', 'none']),

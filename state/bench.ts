@@ -1,13 +1,16 @@
 import { startClock } from '../core/bench';
 import { lastOf } from '../core/bench/log';
 import { PORTION } from '../core/bench/portioningOf';
+import { placeFor } from '../core/bench/places';
 import { benchOf, loadOf, waitsAfter } from '../core/bench/standing';
-import type { BenchClock, BenchEvent, RunDoc } from '../core/model/documents';
+import type { BenchClock, BenchEvent, ClockDoc, RunDoc } from '../core/model/documents';
 import type { RunPlan } from '../core/plan';
+import { ticksOf, withTicks } from '../core/plan/bowls';
 import type { Chore } from '../core/schedule/chores';
 import { steadyNow } from './clock';
 import { newId } from './ids';
-import { changeLines, changeRunOf } from './store';
+import { kitchenIn } from './documents';
+import { changeLines, changeRunOf, useDocuments } from './store';
 
 type Untold = {
   [K in BenchEvent['what']]: Omit<Extract<BenchEvent, { what: K }>, 'id' | 'at'>;
@@ -51,6 +54,22 @@ export function finish(
   );
 }
 
+/** A load goes into its oven, where there is room: its clock runs from here on. */
+export function putIn(runId: string, clock: ClockDoc): void {
+  const kitchen = kitchenIn(useDocuments.getState().docs);
+  changeRunOf(`Load ${clock.load} in`, runId, (now) => ({
+    ...now,
+    clocks: [...now.clocks, { ...clock, ...placeFor(now, clock, kitchen) }],
+  }));
+}
+
+/** It stands in another place than it was put down for. */
+export const standsAt = (runId: string, clock: ClockDoc, place: string): void =>
+  changeRunOf(`Load ${clock.load}: ${place}`, runId, (now) => ({
+    ...now,
+    clocks: now.clocks.map((one) => (one.id === clock.id ? { ...one, place } : one)),
+  }));
+
 /** Something goes into the heat, or is begun and left alone: its clock starts. */
 export function begin(run: RunDoc, chore: Chore, whole: RunPlan, of: string): void {
   const load = loadOf(chore);
@@ -73,7 +92,7 @@ export function begin(run: RunDoc, chore: Chore, whole: RunPlan, of: string): vo
   const pieces = chore.pieces ?? clocked.sizes[load - 1] ?? 1;
   const times = { firstLookS: firstLook.value, expectedS: time.value, latestS: time.high };
   const clock = startClock(newId('clock'), plan.line.id, load, pieces, times, steadyNow());
-  changeRunOf(`Load ${load} in`, run.id, (now) => ({ ...now, clocks: [...now.clocks, clock] }));
+  putIn(run.id, clock);
 }
 
 /** Takes the last event back, whatever came after it elsewhere. */
@@ -94,7 +113,13 @@ export const answer = (
     to,
     answer: said,
     value,
-  }: { readonly to: string; readonly answer: string; readonly value?: number | undefined },
+    practice = false,
+  }: {
+    readonly to: string;
+    readonly answer: string;
+    readonly value?: number | undefined;
+    readonly practice?: boolean;
+  },
 ): void =>
   tell(label, runId, {
     what: 'answered',
@@ -102,11 +127,53 @@ export const answer = (
     to,
     answer: said,
     ...(value === undefined ? {} : { value }),
+    ...(practice ? { practice } : {}),
   });
 
-/** A piece was put on the scale. */
-export const weigh = (runId: string, chore: Chore, massG: number, of: string = PORTION): void =>
-  tell(`${chore.label}: weighed`, runId, { what: 'weighed', chore: chore.id, of, massG });
+/** A piece was put on the scale, or something else that a step weighs. */
+export const weigh = (
+  runId: string,
+  chore: Pick<Chore, 'id' | 'label'>,
+  massG: number,
+  { of = PORTION, practice = false }: { readonly of?: string; readonly practice?: boolean } = {},
+): void =>
+  tell(`${chore.label}: weighed`, runId, {
+    what: 'weighed',
+    chore: chore.id,
+    of,
+    massG,
+    ...(practice ? { practice } : {}),
+  });
+
+/** A bowl came to so many: the rest of the day is for them. */
+export const goOnWith = (runId: string, lineId: string, pieces: number): void =>
+  tell(`On with ${pieces}`, runId, { what: 'counted', lineId, pieces });
+
+/** What goes into a bowl was weighed: kept with the step, and ticked off where it is gathered. */
+export const weighIn = (
+  runId: string,
+  chore: Pick<Chore, 'id' | 'label'>,
+  {
+    key,
+    name,
+    massG,
+    practice,
+  }: {
+    readonly key: string;
+    readonly name: string;
+    readonly massG: number;
+    readonly practice: boolean;
+  },
+): void => {
+  const at = steadyNow();
+  const told = event(
+    { what: 'weighed', chore: chore.id, of: key, massG, ...(practice ? { practice } : {}) },
+    at,
+  );
+  changeRunOf(`${name}: weighed`, runId, (run) =>
+    withTicks({ ...run, log: [...(run.log ?? []), told] }, new Set([...ticksOf(run), key])),
+  );
+};
 
 /** A figure that the bench has measured: the plan goes on from it. */
 export const planOnFrom = (

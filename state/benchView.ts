@@ -54,7 +54,7 @@ export function useBench(run: RunDoc): BenchView {
   const left = useDayLeft(
     day && chores.length > 0 && !run.closed
       ? {
-          day: { chores: forFewer(day.chores, bench.state.lost) },
+          day: { chores: forFewer(day.chores, bench.state) },
           kitchen,
           readyAt: run.readyAt,
           nowAt,

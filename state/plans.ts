@@ -1,3 +1,4 @@
+import { counted } from '../core/bench/log';
 import { useDeferredValue } from 'react';
 import { create } from 'zustand';
 import type { FormulaDoc, KitchenDoc, RunDoc } from '../core/model/documents';
@@ -31,6 +32,7 @@ const kept = new WeakMap<RunDoc, Kept>();
 /** A run that has begun is no longer bounded by the minutes left before it could have begun. */
 const begun = (run: RunDoc) =>
   run.clocks.length > 0 ||
+  counted(run.log ?? []).length > 0 ||
   run.closed !== null ||
   (run.ticks ?? []).length > 0 ||
   run.lines.some((line) => line.ticks.length > 0);

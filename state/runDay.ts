@@ -4,10 +4,12 @@ import type { RunDoc } from '../core/model/documents';
 import type { DayFile, DayLeft, LeftQuestion, RunDay, WayOut } from '../core/schedule/chores';
 import { askDay, askDayLeft, askWaysOut, stopDay } from '../workers/dayPlanner';
 import { minutesOf } from '../core/model/localTime';
-import { useNow } from './clock';
-import { runsIn, type Docs } from './documents';
+import { forFewer } from '../core/bench/fewer';
+import { benchOf, stoodOf } from '../core/bench/standing';
+import { onTheWall, steadyNow, useNow } from './clock';
+import { kitchenIn, runsIn, type Docs } from './documents';
 import { useDocuments } from './store';
-import { localNow } from './time';
+import { changesBefore, localNow } from './time';
 import { keepKnown, knownDay } from './knownDays';
 import { fileOf, usePlanner } from './plans';
 import { buildName, sumOf } from './seals';
@@ -173,6 +175,29 @@ export async function askDayOnce(run: RunDoc): Promise<RunDay | null> {
   const file = dayFileOf(run, useDocuments.getState().docs, localNow(Date.now()));
   const known = await knownDay(run.id, sumFor(keyOf(file)));
   return askDay({ ...file, known }, 'as it would be', () => undefined);
+}
+
+/**
+ * When a run would be ready with a change to it, from where its bench stands: its day laid anew, less what is done.
+ * @returns null where nothing can be said
+ */
+export async function askReadyWith(run: RunDoc): Promise<DayLeft | null> {
+  const day = await askDayOnce(run);
+  if (!day) return null;
+  const now = steadyNow();
+  const bench = benchOf(
+    run,
+    day.chores.map(({ chore }) => chore),
+    now,
+  );
+  return askDayLeft({
+    day: { chores: forFewer(day.chores, bench.state) },
+    kitchen: kitchenIn(useDocuments.getState().docs),
+    readyAt: run.readyAt,
+    nowAt: localNow(onTheWall(now)),
+    stood: stoodOf(bench, now),
+    changes: changesBefore(run.readyAt),
+  });
 }
 
 /** What would give the day time; null while it is sought. */

@@ -142,7 +142,10 @@ const inStore = async (page: Page, key: string | null, text: string | null) => {
   return page.evaluate(
     async ([key_, text_]) => {
       const asked = indexedDB.open('carnelian');
-      const db = await new Promise<IDBDatabase>((done) => (asked.onsuccess = () => done(asked.result)));
+      const db = await new Promise<IDBDatabase>((done, fail) => {
+        asked.onsuccess = () => done(asked.result);
+        asked.onerror = () => fail(new Error(String(asked.error)));
+      });
       const store = db.transaction('entries', 'readwrite').objectStore('entries');
       const of = <T>(request: IDBRequest<T>) =>
         new Promise<T>((done) => (request.onsuccess = () => done(request.result)));

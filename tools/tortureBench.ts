@@ -85,34 +85,72 @@ async function tap(page: Page, chance: () => number): Promise<boolean> {
   return false;
 }
 
+/** What a browser that was killed may never answer: waited for so long and no longer, ms. */
+const WAITED_MS = 45_000;
+
+async function within<T>(what: string, work: Promise<T>, ms: number = WAITED_MS): Promise<T> {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<never>((_, fail) => {
+    timer = setTimeout(() => fail(new Error(`${what}: nothing for ${ms / 1000} s`)), ms);
+  });
+  // It may still fail when nobody waits for it any more.
+  work.catch(() => undefined);
+  return Promise.race([work, late]).finally(() => clearTimeout(timer));
+}
+
 export async function benchKills(
   kills: number,
   { open, kill, base, texts, note }: BenchTools,
 ): Promise<void> {
   const chance = chanceOf(17);
-  let context = await open();
-  let page = context.pages()[0] ?? (await context.newPage());
-  await page.goto(base + PATH);
-  await there(page);
-  let before = await kept(page, texts);
+  /** A browser that has the bench, and what is kept in it; one that does not answer is killed and opened once more. */
+  const reopened = async (): Promise<readonly [BrowserContext, Page, string[]]> => {
+    for (let tries = 0; ; tries += 1)
+      try {
+        const own = await within('opening', open());
+        const shown = own.pages()[0] ?? (await within('a page', own.newPage()));
+        await within('going there', shown.goto(base + PATH));
+        await within('the bench', there(shown));
+        return [own, shown, await within('reading what is kept', kept(shown, texts))];
+      } catch (fault) {
+        process.stdout.write(`  ${String(fault).split('\n')[0] ?? ''}\n`);
+        note('browsers that did not answer and were opened once more', 'seen');
+        kill();
+        if (tries >= 3) throw fault;
+      }
+  };
+  let [context, page, before] = await reopened();
   for (let i = 0; i < kills; i += 1) {
+    if ((await page.getByText('All is done', { exact: true }).count()) > 0) {
+      // The day is through: the next kills are on one that begins.
+      note('days baked through', 'seen');
+      await page.goto(`${base}/kitchen`);
+      await page.getByRole('button', { name: 'Lay out the demo' }).click();
+      await page.waitForTimeout(500);
+      await page.goto(base + PATH);
+      await there(page);
+      before = await kept(page, texts);
+    }
     const taps = 1 + chance.below(3);
     let answered = 0;
     for (let k = 0; k < taps; k += 1)
       try {
-        if (await tap(page, () => chance.next())) answered += 1;
+        if (
+          await within(
+            'a tap',
+            tap(page, () => chance.next()),
+          )
+        )
+          answered += 1;
       } catch {
         // A tap without an answer is no promise.
         note('taps that nothing answered to', 'seen');
       }
-    await page.waitForTimeout(chance.below(90));
+    await new Promise((done) => setTimeout(done, chance.below(90)));
     kill();
-    await context.close().catch(() => undefined);
-    context = await open();
-    page = context.pages()[0] ?? (await context.newPage());
-    await page.goto(base + PATH);
-    await there(page);
-    const after = await kept(page, texts);
+    await within('closing', context.close(), 5000).catch(() => undefined);
+    let after: string[];
+    [context, page, after] = await reopened();
     const whole = before.every((id) => after.includes(id)) && after.length >= before.length + answered;
     note(
       `killed at the bench, ${taps === 1 ? 'one tap' : 'some taps'} after reopening`,

@@ -30,7 +30,7 @@ export function clocksOf(runs: readonly RunDoc[], now: number): Running[] {
         .map((clock): Running => ({
           key: clock.id,
           runId: run.id,
-          label: `Load ${clock.load}`,
+          label: `Load ${clock.load}${clock.place ? `, ${clock.place}` : ''}`,
           of: run.name,
           begunAt: clock.startedAt,
           dueAt: nextLookAt(clock),

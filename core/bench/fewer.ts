@@ -1,5 +1,6 @@
 import type { Chore } from '../schedule/chores/chore';
 import { stemOf } from './amounts';
+import { goingOn, type BenchState } from './log';
 
 /** Steps that are worked at piece by piece: fewer pieces, less of them. */
 const BY_PIECE = new Set([
@@ -21,19 +22,19 @@ const BY_PIECE = new Set([
 ]);
 
 /**
- * The day's chores with what has been lost taken out of their work, s. What is lost is lost for all that has not begun:
- * which pieces they were, nobody has to say.
+ * The day's chores for as many pieces as there are, s: what is lost is no work any more, and where a bowl came to more than
+ * planned there is more of it. It holds for all that has not begun: which pieces they were, nobody has to say.
  */
 export function forFewer<T extends { readonly chore: Chore }>(
   timed: readonly T[],
-  lost: ReadonlyMap<string, number>,
+  state: Pick<BenchState, 'lost' | 'counted'>,
 ): readonly T[] {
-  if (lost.size === 0) return timed;
+  if (state.lost.size === 0 && state.counted.size === 0) return timed;
   const shares = new Map<string, number>();
   for (const { chore } of timed) {
     const [lineId] = chore.lineIds;
     if (stemOf(chore) !== 'pack' || !lineId || !chore.pieces) continue;
-    shares.set(lineId, Math.max(0, 1 - (lost.get(lineId) ?? 0) / chore.pieces));
+    shares.set(lineId, goingOn(state, lineId, chore.pieces) / chore.pieces);
   }
   return timed.map((one) => {
     const { chore } = one;

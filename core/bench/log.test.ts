@@ -42,6 +42,7 @@ const what: fc.Arbitrary<Untimed> = fc.oneof(
     answer: fc.constantFrom('crumbles', 'holds', 'thick'),
   }),
   fc.record({ what: fc.constant('lost' as const), lineId, pieces: fc.integer({ min: 1, max: 9 }) }),
+  fc.record({ what: fc.constant('counted' as const), lineId, pieces: fc.integer({ min: 1, max: 60 }) }),
   fc.record({ what: fc.constant('handed' as const), lineId, away: fc.boolean() }),
   fc.record({ what: fc.constantFrom('paused' as const, 'resumed' as const) }),
   fc.record({

@@ -30,6 +30,8 @@ export interface BenchState {
   /** Lines that somebody else works at. */
   readonly away: ReadonlySet<string>;
   readonly lost: ReadonlyMap<string, number>;
+  /** By line, how many its bowl came to as it was portioned, whatever was lost of them before or after. */
+  readonly counted: ReadonlyMap<string, number>;
   /** By chore, what was weighed and what was answered, in the order in which it was told. */
   readonly weighed: ReadonlyMap<string, readonly Weighed[]>;
   readonly answers: ReadonlyMap<string, readonly Answered[]>;
@@ -60,6 +62,7 @@ export function benchStateOf(log: readonly BenchEvent[]): BenchState {
   const chores = new Map<string, Told>();
   const away = new Set<string>();
   const lost = new Map<string, number>();
+  const came = new Map<string, number>();
   const weighed = new Map<string, readonly Weighed[]>();
   const answers = new Map<string, readonly Answered[]>();
   let pausedAt: number | null = null;
@@ -98,6 +101,9 @@ export function benchStateOf(log: readonly BenchEvent[]): BenchState {
       case 'lost':
         lost.set(event.lineId, (lost.get(event.lineId) ?? 0) + event.pieces);
         break;
+      case 'counted':
+        came.set(event.lineId, event.pieces);
+        break;
       case 'handed':
         if (event.away) away.add(event.lineId);
         else away.delete(event.lineId);
@@ -112,7 +118,7 @@ export function benchStateOf(log: readonly BenchEvent[]): BenchState {
         throw new Error('invariant: what is undone does not count');
     }
   }
-  return { chores, away, lost, weighed, answers, pausedAt };
+  return { chores, away, lost, counted: came, weighed, answers, pausedAt };
 }
 
 /** When a clock is expected to be ready, ms since the epoch: as it was begun, or as long after a look as it was given. */
@@ -126,6 +132,16 @@ export const dueAtOf = (told: Told): number | null =>
   told.begunAt !== null && told.lookedAt === null && told.clock?.firstLookS !== undefined
     ? told.begunAt + told.clock.firstLookS * 1000
     : readyAtOf(told);
+
+/**
+ * How many pieces of a line go on: what its bowl came to, less what is lost since.
+ * @param planned as the plan or the day has it
+ */
+export const goingOn = (
+  { lost, counted: came }: Pick<BenchState, 'lost' | 'counted'>,
+  lineId: string,
+  planned: number,
+): number => Math.max(0, (came.get(lineId) ?? planned) - (lost.get(lineId) ?? 0));
 
 /** The last event that counts: what going a step back takes away. */
 export const lastOf = (log: readonly BenchEvent[]): BenchEvent | null => counted(log).at(-1) ?? null;

@@ -4,8 +4,9 @@ import { stemOf } from './amounts';
 import type { BenchState } from './log';
 import type { Portioning } from './portions';
 
-/** A piece on the scale, among what else is weighed at a step. */
+/** A piece on the scale, among what else is weighed at a step; and all that is still in the bowl, without the bowl. */
 export const PORTION = 'portion';
+export const BOWL = 'bowl';
 
 /** The bowl that a step portions, with all that was weighed of it at this step and its like; null where it portions none. */
 export function portioningOf(
@@ -20,7 +21,13 @@ export function portioningOf(
   const mine = [...weighed].flatMap(([id, some]) =>
     id.startsWith(`${line.id}/`) && stemOf({ id }) === stem ? some : [],
   );
-  return { ...bowl, weighed: mine.flatMap(({ of, massG }) => (of === PORTION ? [massG] : [])) };
+  const pieces = mine.flatMap(({ of, massG }) => (of === PORTION ? [massG] : []));
+  // A bowl on the scale knows better than the sums: it holds that, and what had been taken of it by then.
+  const at = mine.findLastIndex(({ of }) => of === BOWL);
+  const found = mine[at];
+  if (!found) return { ...bowl, weighed: pieces };
+  const taken = mine.slice(0, at).reduce((sum, { of, massG }) => sum + (of === PORTION ? massG : 0), 0);
+  return { ...bowl, totalG: taken + found.massG, weighed: pieces };
 }
 
 function bowlOf(

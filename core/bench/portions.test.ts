@@ -1,7 +1,32 @@
 import fc from 'fast-check';
+import { FAMILY_FILES } from '../../demo/families';
+import type { RunFile } from '../model/documents';
+import { planWhole } from '../plan';
+import type { Chore } from '../schedule/chores';
+import { BOWL, PORTION, portioningOf } from './portioningOf';
 import { EVEN_SHARE, portioned, trimOf } from './portions';
 
 const bowl = (weighed: readonly number[]) => portioned({ totalG: 864, count: 36, portionG: 24, weighed });
+
+describe('the bowl on the scale', () => {
+  const plan = planWhole(FAMILY_FILES.pops as RunFile).lines.find(({ line }) => line.id === 'pops-fresh');
+  if (!plan?.planned) throw new Error('no plan');
+  const roll = { id: 'pops-fresh/roll' } as Chore;
+  const told = (...some: readonly (readonly [string, number])[]) =>
+    portioningOf(roll, plan, {
+      weighed: new Map([['pops-fresh/roll', some.map(([of, massG]) => ({ of, massG }))]]),
+    });
+
+  it('holds what it shows and what had been taken of it; the last time counts', () => {
+    const sums = told([PORTION, 25])?.totalG;
+    expect(told([PORTION, 25], [PORTION, 26], [BOWL, 900], [PORTION, 24])).toMatchObject({
+      totalG: 951,
+      weighed: [25, 26, 24],
+    });
+    expect(told([BOWL, 1200], [PORTION, 25], [BOWL, 900])?.totalG).toBe(925);
+    expect(sums).toBeCloseTo(plan.parts.dough?.ready.value ?? 0, 9);
+  });
+});
 
 describe('portioning', () => {
   it('wants as planned before the first piece', () => {

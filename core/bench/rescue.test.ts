@@ -70,7 +70,15 @@ describe('rescues', () => {
     const again = go('cupcakes-plain', { kind: 'some lost', pieces: 4, then: 'bake again' });
     const line = again.run.lines.find(({ id }) => id === 'cupcakes-plain-again');
     expect(line).toMatchObject({ count: 4, measured: {}, ticks: [] });
-    expect(v(planned({ ...EVENING, run: again.run }, 'cupcakes-plain-again'), 'count.made')).toBe(4);
+    const after = planned({ ...EVENING, run: again.run }, 'cupcakes-plain-again');
+    expect(v(after, 'count.made')).toBe(4);
+    // The bowl that was baked is as it was; those four have their own, and no more than they need.
+    const bowl = (file: RunFile, id: string) => v(planned(file, id), 'batter.mixed');
+    expect(v(after, 'batter.mixed')).toBeLessThan(bowl(EVENING, 'cupcakes-plain') / 2);
+    // And once more: a second misfortune has a line of its own.
+    const trouble = { kind: 'some lost', pieces: 2, then: 'bake again' } as const;
+    const twice = rescue({ ...EVENING, run: again.run }, 'cupcakes-plain', trouble, NOW);
+    expect(runSchema.safeParse(twice.run).success).toBe(true);
   });
 
   it('lets the count follow a coat or a frosting that runs short', () => {

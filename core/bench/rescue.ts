@@ -1,6 +1,16 @@
 import type { Line, PopLine, RunDoc, RunFile } from '../model/documents';
 import { doughIn, inWells } from '../model/references';
-import { all, choose, edit, measure, USUAL_BINDER, usualCoat, type LineAction } from '../line';
+import {
+  all,
+  choose,
+  edit,
+  freeId,
+  measure,
+  moreOf,
+  USUAL_BINDER,
+  usualCoat,
+  type LineAction,
+} from '../line';
 import { kindOf, planRun, type LinePlan } from '../plan';
 import { crumbForExcessG } from '../process/bind';
 import type { CrumbKind } from '../model/kinds';
@@ -46,7 +56,7 @@ function wayOut(file: File, line: Line, plan: LinePlan, trouble: Trouble): Out {
     case 'broken':
       return intoPops(file, line, trouble);
     case 'some lost':
-      return someLost(line, plan, trouble);
+      return someLost(file, line, plan, trouble);
     case 'batter short':
     case 'batter over':
       return weighed(plan, trouble.bowlG, trouble.kind === 'batter short');
@@ -82,7 +92,12 @@ function wayOut(file: File, line: Line, plan: LinePlan, trouble: Trouble): Out {
 }
 
 /** What is left goes on as it is; what is missing is baked as a line of its own, or done without. */
-function someLost(line: Line, { parts }: LinePlan, trouble: Extract<Trouble, { kind: 'some lost' }>): Out {
+function someLost(
+  { run }: File,
+  line: Line,
+  { parts }: LinePlan,
+  trouble: Extract<Trouble, { kind: 'some lost' }>,
+): Out {
   const made = parts.count.made.value;
   const lost = Math.min(trouble.pieces, made);
   const left = Math.max(made - lost, 1);
@@ -90,7 +105,7 @@ function someLost(line: Line, { parts }: LinePlan, trouble: Extract<Trouble, { k
   if (trouble.then === 'do without')
     return { actions: [choose({ count: left })], words: [...words, RESCUE.without(lost)], sums: [] };
   // A bake of its own: nothing that was measured or ticked of the first is true of it.
-  const again = { ...line, id: `${line.id}-again`, count: lost, measured: {}, ticks: [], lots: [] } as Line;
+  const again = moreOf(line, freeId(run.lines, `${line.id}-again`), lost);
   const portion = parts.portion?.value ?? 0;
   return {
     actions: [choose({ count: left })],
@@ -104,7 +119,7 @@ function someLost(line: Line, { parts }: LinePlan, trouble: Extract<Trouble, { k
 function intoPops(file: File, line: Line, trouble: Extract<Trouble, { kind: 'stuck' | 'broken' }>): Out {
   const { pieces, crumbG, vesselId } = trouble;
   const one: PopLine = {
-    id: `${line.id}-pops`,
+    id: freeId(file.run.lines, `${line.id}-pops`),
     family: 'pop',
     count: 1,
     measured: {},

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { littleKitchen } from './littleKitchen';
-import { heard, looked, readReading, type Instrument, type Reading } from './reading';
+import { driftOf, heard, looked, readReading, type Instrument, type Reading } from './reading';
 
 /** Listens to a kitchen for a while, ten times a second. */
 function listened(
@@ -66,6 +66,52 @@ describe('a simulated kitchen', () => {
       last = core;
     }
     expect(last).toBeGreaterThan(95);
+  });
+});
+
+describe('its microwave', () => {
+  /** How warm a mug is after a burst, and what the display shows in the middle of it. */
+  const after = (watts: number, seconds: number, massG = 100) => {
+    const kitchen = littleKitchen(9);
+    const core = () => kitchen.readings().find(({ id }) => id === 'core')?.value ?? 0;
+    const left = () => kitchen.readings().find(({ id }) => id === 'microwave')?.value ?? NaN;
+    const before = core();
+    kitchen.deed({ do: 'burst', massG, watts, seconds });
+    for (let i = 0; i < seconds * 5; i += 1) kitchen.step(0.1);
+    const half = left();
+    for (let i = 0; i < seconds * 5; i += 1) kitchen.step(0.1);
+    return { rise: core() - before, half, over: left() };
+  };
+
+  it('counts its burst down, and warms a mug by its power, its length and the mass', () => {
+    const one = after(800, 20);
+    expect(one.half).toBeCloseTo(10, 0);
+    expect(one.over).toBe(0);
+    expect(one.rise).toBeGreaterThan(15);
+    expect(after(800, 20, 200).rise).toBeLessThan(one.rise * 0.6);
+    expect(after(400, 20).rise).toBeLessThan(one.rise * 0.6);
+    expect(after(800, 30).rise).toBeGreaterThan(one.rise * 1.3);
+  });
+
+  it('boils no mug past the boil', () => {
+    expect(after(1000, 300).rise).toBeLessThan(100);
+  });
+});
+
+describe('a scale that drifts', () => {
+  it('says so while nothing is on it, and is right again once it is tared', () => {
+    const kitchen = littleKitchen(5);
+    let all = listened(kitchen, 30);
+    expect(driftOf(of(all, 'scale'))).toBeNull();
+    for (let i = 0; i < 600; i += 1) kitchen.step(1);
+    all = listened(kitchen, 3, all, 700_000);
+    expect(driftOf(of(all, 'scale'))).toBeGreaterThan(1);
+    kitchen.deed({ do: 'tare' });
+    all = listened(kitchen, 3, all, 710_000);
+    expect(driftOf(of(all, 'scale'))).toBeNull();
+    // A piece on it is no drift.
+    kitchen.deed({ do: 'put on', massG: 24 });
+    expect(driftOf(of(listened(kitchen, 3, all, 720_000), 'scale'))).toBeNull();
   });
 });
 

@@ -10,6 +10,8 @@ export type Deed =
   | { readonly do: 'oven to'; readonly settingC: number }
   | { readonly do: 'put in'; readonly massG: number }
   | { readonly do: 'take out' }
+  /** A mug of so much batter at so many W of the dial, for so long, s. */
+  | { readonly do: 'burst'; readonly massG: number; readonly watts: number; readonly seconds: number }
   | { readonly do: 'spoil'; readonly id: string; readonly how: 'lost' | 'frozen' | 'lying' | 'none' };
 
 export interface LittleKitchen {
@@ -29,6 +31,8 @@ const CORE = { constantS: 520, referenceG: 50, boilsC: 100, noiseK: 0.1 } as con
 const COAT = { fromC: 40, constantS: 1500, noiseK: 0.1 } as const;
 /** A syrup on its way to its boil and past it: what is boiled off lifts it a degree in so many s. */
 const SYRUP = { constantS: 150, boilC: 105, perDegreeS: 14, noiseK: 0.2 } as const;
+/** A microwave puts so much of its W into a mug, and batter takes so much to warm. Basis: typical; J a gram and a kelvin. */
+const MICRO = { caught: 0.6, heat: 2.9 } as const;
 /** How evenly a hand portions, as a share. */
 const HAND = 0.05;
 
@@ -41,6 +45,8 @@ export function littleKitchen(seed: number): LittleKitchen {
   const hidden = {
     ovenOffK: 8 * chance.normal(),
     hand: 1 + 0.03 * chance.normal(),
+    /** What its microwave gives of what its plate says. */
+    watts: 0.92 * Math.exp(0.08 * chance.normal()),
     roomC: OVEN.roomC + 2 * chance.normal(),
   };
   const state = {
@@ -48,9 +54,11 @@ export function littleKitchen(seed: number): LittleKitchen {
     onG: 0,
     shownG: 0,
     tareG: 0,
+    tareAtS: 0,
     settingC: 0,
     airC: hidden.roomC,
     inG: 0,
+    burst: { leftS: 0, watts: 0, massG: 0 },
     coreC: hidden.roomC,
     coatC: COAT.fromC as number,
     syrupC: hidden.roomC,
@@ -70,6 +78,12 @@ export function littleKitchen(seed: number): LittleKitchen {
       const around = state.inG > 0 ? state.airC : hidden.roomC;
       const constantS =
         CORE.constantS * (Math.max(5, state.inG || CORE.referenceG) / CORE.referenceG) ** (2 / 3);
+      const { burst } = state;
+      const onS = Math.min(dtS, burst.leftS);
+      burst.leftS -= onS;
+      // Warmed from within for as long as the burst lasts; at rest it cools like any piece.
+      if (onS > 0)
+        state.coreC += (hidden.watts * burst.watts * MICRO.caught * onS) / (burst.massG * MICRO.heat);
       // What is wet does not pass the boil.
       state.coreC = Math.min(CORE.boilsC - 1, toward(state.coreC, around, dtS, constantS));
       state.coatC = toward(state.coatC, hidden.roomC, dtS, COAT.constantS);
@@ -91,7 +105,7 @@ export function littleKitchen(seed: number): LittleKitchen {
           state.onG = 0;
           break;
         case 'tare':
-          state.tareG = state.onG;
+          [state.tareG, state.tareAtS] = [state.onG, state.t];
           break;
         case 'oven to':
           state.settingC = deed.settingC;
@@ -102,6 +116,10 @@ export function littleKitchen(seed: number): LittleKitchen {
         case 'take out':
           state.inG = 0;
           break;
+        case 'burst':
+          if (state.burst.massG !== deed.massG) state.coreC = hidden.roomC;
+          state.burst = { leftS: deed.seconds, watts: deed.watts, massG: deed.massG };
+          break;
         case 'spoil':
           if (deed.how === 'none') spoiled.delete(deed.id);
           else spoiled.set(deed.id, deed.how);
@@ -111,7 +129,7 @@ export function littleKitchen(seed: number): LittleKitchen {
     },
     readings: () => {
       const rounded = (value: number, step: number) => Number((Math.round(value / step) * step).toFixed(3));
-      const drift = (SCALE.driftGPerMin * state.t) / 60;
+      const drift = (SCALE.driftGPerMin * (state.t - state.tareAtS)) / 60;
       const all: readonly (readonly [string, InstrumentKind, number])[] = [
         [
           'scale',
@@ -121,6 +139,7 @@ export function littleKitchen(seed: number): LittleKitchen {
         ['oven', 'oven air', rounded(state.airC + OVEN.noiseK * chance.normal(), 0.1)],
         ['core', 'core', rounded(state.coreC + CORE.noiseK * chance.normal(), 0.1)],
         ['coat', 'coat', rounded(state.coatC + COAT.noiseK * chance.normal(), 0.1)],
+        ['microwave', 'microwave', rounded(state.burst.leftS, 0.1)],
         ['syrup', 'syrup', rounded(state.syrupC + SYRUP.noiseK * chance.normal(), 0.1)],
       ];
       return all.flatMap(([id, kind, value]): Reading[] => {

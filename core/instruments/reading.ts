@@ -1,10 +1,10 @@
 import { z } from 'zod';
 
 /** Kinds of instruments, whoever makes them. */
-export const INSTRUMENTS = ['scale', 'oven air', 'core', 'syrup', 'coat'] as const;
+export const INSTRUMENTS = ['scale', 'oven air', 'core', 'syrup', 'coat', 'microwave'] as const;
 export type InstrumentKind = (typeof INSTRUMENTS)[number];
 
-/** What an instrument says, as it comes in. Scales in g, all others in °C. */
+/** What an instrument says, as it comes in. Scales in g, a microwave in s that are left of its burst, all others in °C. */
 export const readingSchema = z.object({
   id: z.string().min(1).max(60),
   kind: z.enum(INSTRUMENTS),
@@ -63,7 +63,10 @@ const POSSIBLE: Readonly<
   core: { low: -40, high: 112, perS: 12 },
   syrup: { low: -10, high: 200, perS: 15 },
   coat: { low: -10, high: 90, perS: 10 },
+  microwave: { low: 0, high: 3600, perS: Infinity },
 };
+/** Only thermometers move by themselves: a scale and a clock may stand still. */
+const STILL: ReadonlySet<InstrumentKind> = new Set(['scale', 'microwave']);
 
 /** Takes a reading in. One that was heard before, or comes late, changes nothing. */
 export function heard(before: Instrument | undefined, reading: Reading, at: number): Instrument {
@@ -102,7 +105,7 @@ export function looked(one: Instrument, at: number): Instrument {
       ? 'lost'
       : at < one.doubtUntil
         ? 'lying'
-        : one.kind !== 'scale' && at - one.sameSince > FROZEN_MS
+        : !STILL.has(one.kind) && at - one.sameSince > FROZEN_MS
           ? 'frozen'
           : at - one.heardAt > STALE_MS
             ? 'stale'
@@ -120,6 +123,13 @@ function settledOf(recent: Instrument['recent'], at: number): number | null {
   const [low = 0, high = 0] = [values[0], values.at(-1)];
   return high - low <= SETTLED.withinG ? (values[values.length >> 1] ?? null) : null;
 }
+
+/** A scale with nothing on it ought to say so within this, g; so little that it shows is drift, and no piece. */
+export const DRIFT = { fromG: 0.3, toG: 3 } as const;
+
+/** What an empty scale shows though nothing is on it, g: to be tared away. Null where it shows nothing, or a piece. */
+export const driftOf = ({ settled }: Instrument): number | null =>
+  settled !== null && Math.abs(settled) >= DRIFT.fromG && Math.abs(settled) <= DRIFT.toG ? settled : null;
 
 /** Reads a line of a stream; null where it is none of ours. */
 export function readReading(text: string): Reading | null {

@@ -49,8 +49,23 @@ export function edit(line: Line, action: LineAction): Line {
   }
 }
 
-/** The same line once more, under an id of its own: nothing of it weighed, nothing ticked off. */
-export const copyOf = (line: Line, id: string): Line => ({ ...line, id, measured: {}, ticks: [] });
+/** The same line once more, under an id of its own: nothing of it weighed, nothing ticked off, its bowl shared again. */
+export function copyOf({ apart: _, ...line }: Line, id: string): Line {
+  return { ...line, id, measured: {}, ticks: [] } as Line;
+}
+
+/** So many more of a line that is in work already: mixed in a bowl of their own, as nothing is left of the first. */
+export const moreOf = (line: Line, id: string, count: number): Line =>
+  ({ ...copyOf(line, id), count, lots: [], apart: true }) as Line;
+
+/** An id that no line of a run has, made of another one. */
+export function freeId(lines: readonly Pick<Line, 'id'>[], wanted: string): string {
+  const taken = new Set(lines.map(({ id }) => id));
+  for (let i = 1; ; i += 1) {
+    const id = i === 1 ? wanted : `${wanted}-${i}`;
+    if (!taken.has(id)) return id;
+  }
+}
 
 function chosen(line: Line, over: Choice): Line {
   // A choice is made where its field stands: what a family does not have is not offered.

@@ -1,4 +1,4 @@
-export { all, choose, copyOf, edit, measure, remake } from './edit';
+export { all, choose, copyOf, edit, freeId, measure, moreOf, remake } from './edit';
 export type { Choice, LineAction } from './edit';
 export { shareLots } from './lots';
 export { without } from './without';

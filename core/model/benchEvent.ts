@@ -18,6 +18,8 @@ export const benchClockSchema = z.looseObject({
 export type BenchClock = z.infer<typeof benchClockSchema>;
 
 const at = { id, at: moment } as const;
+/** Read off an instrument of the simulated kitchen: nothing is learned from it. */
+const practice = z.boolean().optional();
 
 /** Something that happened at the bench. */
 export const benchEventSchema = z.discriminatedUnion('what', [
@@ -33,6 +35,7 @@ export const benchEventSchema = z.discriminatedUnion('what', [
     chore: choreId,
     of: z.string().max(200),
     massG: z.number().min(0).max(100_000),
+    practice,
   }),
   /** What somebody said of how a thing is, and what it measured where it was measured. */
   z.looseObject({
@@ -42,6 +45,14 @@ export const benchEventSchema = z.discriminatedUnion('what', [
     to: z.string().max(60),
     answer: z.string().max(60),
     value: z.number().min(-100).max(100_000).optional(),
+    practice,
+  }),
+  /** A bowl came to so many pieces as it was portioned: the rest of the day is for that many. */
+  z.looseObject({
+    ...at,
+    what: z.literal('counted'),
+    lineId: id,
+    pieces: wholeNumber('pieces', 1, MAX_PIECES),
   }),
   z.looseObject({
     ...at,

@@ -94,6 +94,8 @@ export const clockSchema = z.looseObject({
   latestS: seconds,
   looks: z.array(z.object({ at: moment, result: lookResultSchema, saw: lookSawSchema.optional() })).max(200),
   endedAt: moment.nullable(),
+  /** Where it stands, where there is more than one place: "upper rack". */
+  place: z.string().max(40).optional(),
   /** Somebody has said that a time far off is a true one. */
   confirmed: z.boolean().optional(),
 });

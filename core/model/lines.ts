@@ -25,6 +25,8 @@ const common = {
   measured: measuredValues.default({}),
   /** Keys of the ingredients already weighed out. */
   ticks: z.array(z.string().max(120)).max(1000).default([]),
+  /** Mixed in a bowl of its own, whatever others are of its formula: their bowl has been used already. */
+  apart: z.boolean().optional(),
 };
 const pieces = (what: string) => wholeNumber(what, 0, 100_000).nullable().optional();
 

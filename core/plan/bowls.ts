@@ -33,15 +33,26 @@ export function bowlsOf(run: Pick<RunDoc, 'lines'>, whole: RunPlan): Bowl[] {
   const seen = new Set<string>();
   for (const plan of whole.lines) {
     if (!plan.planned) continue;
+    const { id: lineId, apart } = plan.line;
     for (const batch of plan.batches) {
+      if (apart) {
+        // What is ticked off of it is not what was ticked off of the bowl that others share.
+        out.push({
+          batch: { ...batch, lineIds: [lineId], tickPrefix: `${lineId}/${batch.tickPrefix}` },
+          lineId,
+        });
+        continue;
+      }
       if (seen.has(batch.formula.id)) continue;
       seen.add(batch.formula.id);
       const sharing = whole.lines.flatMap((other) =>
-        other.planned && other.batches.some(({ formula }) => formula.id === batch.formula.id)
+        other.planned &&
+        !other.line.apart &&
+        other.batches.some(({ formula }) => formula.id === batch.formula.id)
           ? [other.line.id]
           : [],
       );
-      out.push({ batch: { ...batch, lineIds: sharing }, lineId: plan.line.id });
+      out.push({ batch: { ...batch, lineIds: sharing }, lineId });
     }
   }
   // What goes into other things is made before them.

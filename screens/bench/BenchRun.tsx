@@ -21,7 +21,9 @@ import { portioningOf } from '../../core/bench/portioningOf';
 import type { Chore } from '../../core/schedule/chores';
 import { JudgeCard } from './JudgeCard';
 import { Lost, LostLine } from './Lost';
+import { MoreWanted } from './More';
 import { PortionCard } from './PortionCard';
+import { WeighIn } from './WeighIn';
 import { StepCard, whose } from './StepCard';
 import { Waits } from './Waits';
 
@@ -49,7 +51,7 @@ export function BenchRun({ run, whole, view }: Of & { readonly view: BenchView }
           <AtTheStep run={run} whole={whole} view={view} chore={inHand} />
         </>
       ) : (
-        <Idle view={view} />
+        <Idle run={run} view={view} />
       )}
       {inHand && !paused ? <StepActions run={run} whole={whole} view={view} /> : null}
     </View>
@@ -60,12 +62,14 @@ export function BenchRun({ run, whole, view }: Of & { readonly view: BenchView }
 function AtTheStep({ run, whole, view, chore }: Of & { readonly view: BenchView; readonly chore: Chore }) {
   const { state } = view.bench;
   const plan = whole.lines.find((one) => one.planned && chore.lineIds.includes(one.line.id));
-  if (!plan?.planned) return null;
+  const weighed = <WeighIn key={chore.id} run={run} whole={whole} view={view} chore={chore} />;
+  if (!plan?.planned) return weighed;
   const portions = portioningOf(chore, plan, state);
   return (
     <>
+      {weighed}
       <JudgeCard run={run} plan={plan} chore={chore} answers={state.answers.get(chore.id) ?? []} />
-      {portions ? <PortionCard run={run} chore={chore} of={portions} /> : null}
+      {portions ? <PortionCard run={run} chore={chore} of={portions} plan={plan} state={state} /> : null}
     </>
   );
 }
@@ -106,7 +110,7 @@ export function DayLine({ run, view }: { readonly run: RunDoc; readonly view: Be
         >{`“${chore.label}” is waited for too long: what it is made with does not keep. Do it next, or make that anew.`}</Body>
       ))}
       <Strong style={{ color: late > 0 ? carnelian : ink }}>{words}</Strong>
-      <LostLine run={run} lost={view.bench.state.lost} />
+      <LostLine run={run} state={view.bench.state} />
       {late > 0 ? (
         <QuietAction
           title="What would give time?"
@@ -125,7 +129,7 @@ const hourText = (at: string, now: number): string => {
 };
 
 /** Nothing can be done: until when, and what it waits for. */
-function Idle({ view }: { readonly view: BenchView }) {
+function Idle({ run, view }: { readonly run: RunDoc; readonly view: BenchView }) {
   const { bench, next } = view;
   const [first] = bench.running;
   const [then] = next;
@@ -136,6 +140,9 @@ function Idle({ view }: { readonly view: BenchView }) {
           ? `${first ? `“${first.label}” has to be ready first. ` : ''}Then: ${then.chore.label}, about ${hourText(then.at, view.now)}.`
           : 'Every step has been told. Close the run, and it stands in the logbook.'}
       </Body>
+      {countedEvents(run.log ?? []).length > 0 ? (
+        <QuietAction title="A step back" icon="undo" onPress={() => stepBack(run)} />
+      ) : null}
     </Card>
   );
 }
@@ -163,6 +170,7 @@ function StepActions({ run, whole, view }: Of & { readonly view: BenchView }) {
         />
       ) : null}
       {plan?.planned ? <Lost run={run} plan={plan} /> : null}
+      {plan?.planned ? <MoreWanted run={run} plan={plan} view={view} /> : null}
       <QuietAction title="Pause" onPress={() => tell('Pause', run.id, { what: 'paused' })} />
     </View>
   );

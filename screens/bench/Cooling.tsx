@@ -14,6 +14,7 @@ import { QuietAction } from '../../ui/actions';
 import { NumberSheet } from '../../ui/numberSheet';
 import { Small } from '../../ui/text';
 import { space } from '../../ui/theme';
+import { ProbeTap } from './Instruments';
 
 /** The wait that something cools in, of this line. */
 function coolingOf(chore: Chore, { parts }: LinePlan): LinePlan['parts']['cool'] {
@@ -54,6 +55,13 @@ export function Cooling({
               Math.exp(-(view.now - probed.at) / 1000 / cooling.constant.value),
         )
       : coolNow(cooling, stoodS, null);
+  const take = (value: number, practice: boolean) => {
+    answer(run.id, chore, JUDGE.cool.measure, { to: 'cool', answer: 'measured', value, practice });
+    const { leftS } = coolNow(cooling, 0, value);
+    // The clock goes by what was measured from here on.
+    if (leftS !== null)
+      tell(JUDGE.cool.measure, run.id, { what: 'not yet', chore: chore.id, moreS: Math.round(leftS) });
+  };
   return (
     <View style={{ gap: space(0.5) }}>
       {coolWords(told, probed !== undefined).map((words) => (
@@ -61,6 +69,7 @@ export function Cooling({
           {inStyle(words, style)}
         </Small>
       ))}
+      <ProbeTap kind="core" onTake={(celsius) => take(celsius, true)} />
       <QuietAction title={JUDGE.cool.measure} onPress={() => setAsked(true)} />
       <NumberSheet
         ask={
@@ -71,11 +80,7 @@ export function Cooling({
         onClose={() => setAsked(false)}
         onSave={(value) => {
           setAsked(false);
-          answer(run.id, chore, JUDGE.cool.measure, { to: 'cool', answer: 'measured', value });
-          const { leftS } = coolNow(cooling, 0, value);
-          // The clock goes by what was measured from here on.
-          if (leftS !== null)
-            tell(JUDGE.cool.measure, run.id, { what: 'not yet', chore: chore.id, moreS: Math.round(leftS) });
+          take(value, false);
         }}
       />
     </View>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { judgementFor, type Judgement } from '../../core/bench/judge';
 import type { Answered } from '../../core/bench/log';
+import { ProbeTap } from './Instruments';
 import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan } from '../../core/plan';
 import { inStyle } from '../../core/quantity';
@@ -51,8 +52,8 @@ function Judged({
   const style = useNumberStyle();
   const [asked, setAsked] = useState<Asked>(null);
   const { asks, title, how, says, measures, found } = judged;
-  const tell = (said: string, value?: number) =>
-    answer(run.id, chore, title, { to: asks, answer: said, value });
+  const tell = (said: string, value?: number, practice = false) =>
+    answer(run.id, chore, title, { to: asks, answer: said, value, practice });
   const times = answers.filter(({ to }) => to === asks).length;
   const perPiece = plan.parts.coat?.taken.value ?? null;
   return (
@@ -72,6 +73,9 @@ function Judged({
         {asks === 'coat' ? <QuietAction title="Weighed a piece" onPress={() => setAsked('weighed')} /> : null}
         {measures ? <QuietAction title={measures.title} onPress={() => setAsked('measured')} /> : null}
       </View>
+      {measures && (asks === 'coat' || asks === 'syrup') ? (
+        <ProbeTap kind={asks} onTake={(celsius) => tell('measured', celsius, true)} />
+      ) : null}
       {times > 1 ? <Body soft>{`Answered ${times} times.`}</Body> : null}
       {found ? (
         <QuietAction title="Plan on from this" onPress={() => planOnFrom(run.id, chore.label, found)} />

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import type { BenchState } from '../../core/bench/log';
 import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan } from '../../core/plan';
 import { lose } from '../../state/bench';
@@ -39,21 +40,25 @@ export function Lost({ run, plan }: { readonly run: RunDoc; readonly plan: LineP
   );
 }
 
-/** How many go on of those lines of which some are lost; and whether that is still enough. */
+/** How many go on of those lines of which some are lost, or whose bowl came to another count. */
 export function LostLine({
   run,
-  lost,
+  state: { lost, counted },
 }: {
   readonly run: RunDoc;
-  readonly lost: ReadonlyMap<string, number>;
+  readonly state: Pick<BenchState, 'lost' | 'counted'>;
 }) {
   return (
     <>
-      {[...lost].map(([lineId, pieces]) => {
-        const line = run.lines.find(({ id }) => id === lineId);
-        return line ? (
-          <Body key={lineId}>{`${pieces} lost of ${lineName(run, lineId)}: the rest goes on.`}</Body>
-        ) : null;
+      {run.lines.map((line) => {
+        const gone = lost.get(line.id) ?? 0;
+        const came = counted.get(line.id);
+        if (gone === 0 && came === undefined) return null;
+        const words = [
+          ...(came === undefined ? [] : [`the bowl came to ${came}`]),
+          ...(gone === 0 ? [] : [`${gone} lost`]),
+        ].join(', ');
+        return <Body key={line.id}>{`${lineName(run, line.id)}: ${words}. The rest goes on.`}</Body>;
       })}
     </>
   );

@@ -2,11 +2,13 @@ import { useState } from 'react';
 import { ScaleTap } from './Instruments';
 import { View } from 'react-native';
 import { EVEN_SHARE, portioned, trimOf, type Portioning } from '../../core/bench/portions';
+import type { BenchState } from '../../core/bench/log';
+import { BOWL } from '../../core/bench/portioningOf';
 import type { RunDoc } from '../../core/model/documents';
-import { gramsText } from '../../core/plan';
+import { gramsText, type LinePlan } from '../../core/plan';
 import { formatNumber, inStyle, showText, type NumberStyle } from '../../core/quantity';
 import type { Chore } from '../../core/schedule/chores';
-import { weigh } from '../../state/bench';
+import { goOnWith, weigh } from '../../state/bench';
 import { useKitchen, useNumberStyle } from '../../state/store';
 import { QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -23,21 +25,25 @@ export function PortionCard({
   run,
   chore,
   of,
+  plan,
+  state,
 }: {
   readonly run: RunDoc;
   readonly chore: Chore;
   readonly of: Portioning;
+  readonly plan: LinePlan;
+  readonly state: BenchState;
 }) {
   const { scaleStepG } = useKitchen();
   const style = useNumberStyle();
   const { line, raised, ink } = useTokens();
-  const [other, setOther] = useState(false);
+  const [asked, setAsked] = useState<'piece' | 'bowl' | null>(null);
   const told = portioned(of);
   const aimG = Math.min(of.portionG, told.nextG ?? of.portionG);
   const stepG = Math.max(scaleStepG, of.portionG < 15 ? 0.5 : 1);
   const key = (by: number) => Math.round(aimG / stepG + by) * stepG;
   const last = of.weighed.at(-1);
-  const put = (massG: number) => weigh(run.id, chore, massG);
+  const put = (massG: number, practice = false) => weigh(run.id, chore, massG, { practice });
   return (
     <Card title={told.nextG === null ? 'All portioned' : `Next: ${showText(aimG, 'g', style)}`}>
       {last === undefined ? (
@@ -47,7 +53,12 @@ export function PortionCard({
       ) : (
         <Body>{lastWords(last, aimG, stepG, style)}</Body>
       )}
-      {told.nextG === null ? null : <ScaleTap aimG={aimG} onTake={put} />}
+      {told.nextG === null ? null : (
+        <ScaleTap
+          put={{ title: 'Put a piece on', deed: { do: 'portion', aimG } }}
+          onTake={(massG) => put(massG, true)}
+        />
+      )}
       {told.nextG === null ? null : (
         <View style={{ flexDirection: 'row', gap: space(0.75) }}>
           {KEYS.map((by) => (
@@ -73,7 +84,12 @@ export function PortionCard({
           ))}
         </View>
       )}
-      {told.nextG === null ? null : <QuietAction title="Another weight" onPress={() => setOther(true)} />}
+      {told.nextG === null ? null : (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
+          <QuietAction title="Another weight" onPress={() => setAsked('piece')} />
+          <QuietAction title="Weigh the bowl" onPress={() => setAsked('bowl')} />
+        </View>
+      )}
       {told.n > 0 ? <Evenness of={of} /> : null}
       {told.n > 0 ? (
         <View role="status" style={{ gap: space(0.5) }}>
@@ -82,20 +98,57 @@ export function PortionCard({
           ))}
         </View>
       ) : null}
+      <OnWith run={run} of={of} plan={plan} state={state} />
       <NumberSheet
         ask={
-          other
+          asked === 'piece'
             ? { title: 'On the scale', value: last ?? aimG, unit: 'g', decimals: 1, min: 0.5, max: 5000 }
-            : null
+            : asked === 'bowl'
+              ? {
+                  title: 'Still in the bowl',
+                  hint: `Without the bowl itself. By the sums there are ${showText(told.leftG, 'g', style)} in it.`,
+                  value: null,
+                  unit: 'g',
+                  decimals: 0,
+                  min: 0,
+                  max: 100_000,
+                }
+              : null
         }
-        onClose={() => setOther(false)}
+        onClose={() => setAsked(null)}
         onSave={(massG) => {
-          put(massG);
-          setOther(false);
+          if (asked === 'bowl') weigh(run.id, chore, massG, { of: BOWL });
+          else put(massG);
+          setAsked(null);
         }}
       />
     </Card>
   );
+}
+
+/** So many must be weighed before a count goes by them. */
+const ENOUGH = 3;
+
+/** What the bowl comes to, where that is another count than was planned: one tap, and the day is for that many. */
+function OnWith({
+  run,
+  of,
+  plan,
+  state,
+}: {
+  readonly run: RunDoc;
+  readonly of: Portioning;
+  readonly plan: LinePlan;
+  readonly state: BenchState;
+}) {
+  const { pieces, n } = portioned(of);
+  const { count } = plan.parts;
+  const { id } = plan.line;
+  // A piece may want two wells: so many wells make so many pieces.
+  const made = Math.floor(pieces / Math.max(1, Math.round(of.count / Math.max(1, count.made.value))));
+  const now = state.counted.get(id) ?? Math.round(count.made.value);
+  if (n < ENOUGH || made < 1 || made === now) return null;
+  return <QuietAction title={`Go on with ${made}`} large onPress={() => goOnWith(run.id, id, made)} />;
 }
 
 /** What to do with the piece on the scale. */

@@ -1,3 +1,4 @@
+import { fireEvent } from '@testing-library/react';
 import { useBenchLook } from '../../state/benchView';
 import { useDocuments } from '../../state/store';
 import { BakeScreen } from '../runs/BakeScreen';
@@ -151,6 +152,57 @@ describe('judging and weighing at the step', () => {
     expect(screen.getByText(/At this pace the bowl makes \d+/)).toBeTruthy();
     tap('button', 'Some are lost');
     tap('button', 'Save');
-    expect(screen.getByText(/^1 lost of/)).toBeTruthy();
+    expect(screen.getByText(/: 1 lost\. The rest goes on/)).toBeTruthy();
+    // One tap, and the day is for what the bowl comes to.
+    const onWith = screen.getByRole('button', { name: /^Go on with \d+$/ });
+    const pieces = Number(/\d+/.exec(words(onWith))?.[0]);
+    fireEvent.click(onWith);
+    expect(run(POPS).log?.at(-1)).toMatchObject({ what: 'counted', lineId: 'pops-fresh', pieces });
+    expect(screen.getByText(new RegExp(`the bowl came to ${pieces}, 1 lost`))).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /^Go on with \d+$/ })).toBeNull();
+  });
+
+  it('weighs a bowl in, running on, and says what is too much of a thing', async () => {
+    choose();
+    open(<BakeScreen id={POPS} />);
+    await main();
+    act(() => useBenchLook.setState({ chosen: { [POPS]: 'pops-fresh/weigh-out' } }));
+    await waitFor(() => expect(step()).toMatch(/^Weigh out/));
+    tap('button', 'Weigh it in, one after another');
+    const into = () => words(screen.getByRole('heading', { name: /^Into the bowl: / }));
+    const first = into().replace('Into the bowl: ', '');
+    tap('button', `In: ${first}`);
+    expect(into()).not.toContain(first);
+    const [told] = (run(POPS).log ?? []).filter(({ what }) => what === 'weighed');
+    expect(run(POPS).ticks).toContain((told as { of: string }).of);
+    // The next one is 20 g over: the scale has not been tared.
+    const second = into().replace('Into the bowl: ', '');
+    tap('radio', 'Running on');
+    const [, from = 0, to = 0] = (
+      /from ([\d.]+) g on the scale to ([\d.]+) g/.exec(words(screen.getByText(/^Without taring/))) ?? []
+    ).map(Number);
+    expect(to).toBeGreaterThan(from);
+    tap('button', 'It shows another weight');
+    fireEvent.change(screen.getByRole('textbox'), { target: { value: String(to + 20) } });
+    tap('button', 'Save');
+    expect(words(screen.getByText(/too much/))).toMatch(new RegExp(`^${second}: 20 g too much`));
+    expect((run(POPS).log?.at(-1) as { massG: number }).massG - (to + 20 - from)).toBeLessThan(0.6);
+  });
+
+  it('takes more pieces while the day is on, each way tried', async () => {
+    choose('pops-fresh/bind');
+    open(<BakeScreen id={POPS} />);
+    await main();
+    act(() => useBenchLook.setState({ chosen: { [POPS]: 'pops-fresh/roll' } }));
+    await waitFor(() => expect(step()).toBe('Portion and roll'));
+    const before = run(POPS).lines[0]?.count ?? 0;
+    tap('button', 'More are wanted');
+    tap('button', 'Save');
+    const way = await screen.findByRole('button', { name: /^6 more of the same bowl, each .* Take it$/ });
+    await waitFor(() => expect(words(way)).toMatch(/Ready about \d\d:\d\d/));
+    fireEvent.click(way);
+    expect(run(POPS).lines[0]?.count).toBe(before + 6);
+    // The step in hand is still the same one, now for smaller pieces.
+    await waitFor(() => expect(words(screen.getByText(/^Next: /))).toMatch(/^Next: 2[0-4]/));
   });
 });

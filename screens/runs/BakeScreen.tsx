@@ -9,10 +9,11 @@ import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan } from '../../core/plan';
 import { inStyle, showText, type NumberStyle, counted } from '../../core/quantity';
 import { newId } from '../../state/ids';
+import { putIn as startIn } from '../../state/bench';
 import { useBench, type BenchView } from '../../state/benchView';
 import { runIn } from '../../state/documents';
 import type { OpenRun } from '../../state/plans';
-import { changeRunOf, useDocuments, useNumberStyle } from '../../state/store';
+import { useDocuments, useNumberStyle } from '../../state/store';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Body, Small, Strong } from '../../ui/text';
@@ -114,7 +115,7 @@ function putIn(run: RunDoc, plan: LinePlan, load: number, pieces: number): void 
     { firstLookS: firstLook.value, expectedS: time.value, latestS: time.high },
     steadyNow(),
   );
-  changeRunOf(`Load ${load} in`, run.id, (now) => ({ ...now, clocks: [...now.clocks, clock] }));
+  startIn(run.id, clock);
 }
 
 function footOf(open: OpenRun, view: BenchView, onClose: () => void): ReactNode {

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
 import { closedSchema, type Closed, type RunDoc } from '../../core/model/documents';
 import { readWith } from '../../core/exchange/readWith';
-import { benchStateOf } from '../../core/bench/log';
+import { benchStateOf, goingOn } from '../../core/bench/log';
 import type { FinishKind } from '../../core/plan';
 import { readNumberField } from '../../core/quantity';
 import type { RunPlan } from '../../state/plans';
@@ -46,9 +46,13 @@ function CloseForm({ run, whole, onClose }: CloseProps) {
     plans.length > 0 && plans.every(({ parts }) => parts.wellsOfTin !== null && parts.wells === null);
   const made0 = wells ? counted : plans.reduce((sum, plan) => sum + plan.parts.count.made.value, 0);
   const said = plans.map(({ parts }) => parts.finish).find((one) => one !== null) ?? null;
-  // What was lost at the bench is no more there to be counted.
-  const lost = [...benchStateOf(run.log ?? []).lost.values()].reduce((sum, one) => sum + one, 0);
-  const [made, setMade] = useState(String(Math.max(0, made0 - lost)));
+  // What was lost at the bench, or never came of the bowl, is not there to be counted.
+  const state = benchStateOf(run.log ?? []);
+  const fewer = plans.reduce((sum, { line, parts: { count } }) => {
+    const planned = Math.round(count.made.value);
+    return sum + planned - goingOn(state, line.id, planned);
+  }, 0);
+  const [made, setMade] = useState(String(Math.max(0, made0 - fewer)));
   const [finish, setFinish] = useState<Closed['finish']>(said?.kind ?? 'gentle');
   const [note, setNote] = useState('');
   const [fault, setFault] = useState<string | null>(null);

@@ -1,10 +1,12 @@
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
+import { nextPlace, ovenOf } from '../../core/bench/places';
 import { clockPhase, hurried, observedFactor, recordLook } from '../../core/bench';
 import type { ClockDoc, LookResult, LookSaw, RunDoc } from '../../core/model/documents';
 import { formatDuration, join } from '../../core/quantity';
+import { standsAt } from '../../state/bench';
 import { onTheWall, steadyNow, useSteadyNow } from '../../state/clock';
-import { changeRunOf, useScreen } from '../../state/store';
+import { changeRunOf, useKitchen, useScreen } from '../../state/store';
 import { clockOf } from '../../state/time';
 import { QuietAction, MainAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -125,6 +127,7 @@ export function LoadClock({
           <Small key={test} soft={false}>{`– ${test}`}</Small>
         ))}
       </View>
+      {clock.place ? <Place run={run} clock={clock} place={clock.place} /> : null}
       <View style={{ flexDirection: 'row', gap: space(1), flexWrap: 'wrap' }}>
         <QuietAction title="Wet in the middle" large onPress={() => answer('wet')} style={HALF} />
         <QuietAction title="A few crumbs" large onPress={() => answer('crumbs')} style={HALF} />
@@ -134,6 +137,29 @@ export function LoadClock({
       <MainAction title="Done, out it comes" large onPress={() => answer('clean')} />
       <Looks clock={clock} />
     </Card>
+  );
+}
+
+/** Where it stands in the oven, and that it stands elsewhere. */
+function Place({
+  run,
+  clock,
+  place,
+}: {
+  readonly run: RunDoc;
+  readonly clock: ClockDoc;
+  readonly place: string;
+}) {
+  const kitchen = useKitchen();
+  const line = run.lines.find(({ id }) => id === clock.lineId);
+  const other = line ? nextPlace(place, ovenOf(line, kitchen)) : null;
+  return (
+    <View
+      style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: space(1) }}
+    >
+      <Strong style={{ flex: 1 }}>{place.replace(/^./, (first) => first.toUpperCase())}</Strong>
+      {other ? <QuietAction title={`No, ${other}`} onPress={() => standsAt(run.id, clock, other)} /> : null}
+    </View>
   );
 }
 
