@@ -1,41 +1,5 @@
-import { readFileSync } from 'node:fs';
-import type { Page } from '@playwright/test';
-import { dropFile, expect, openApp, test } from './fixtures';
-
-const ACTION = /^(Done: |Load \d+ in: start|In: start|.+: begun$)/;
-
-/** The bench has its day and says how it stands. */
-async function benchThere(page: Page): Promise<void> {
-  await expect(page.getByText(/^(In time|Late): ready about/)).toBeVisible({ timeout: 30_000 });
-}
-
-/** Does the step in hand, or lets time go by until there is one; hands back what was done, null once all is. */
-async function nextStep(page: Page): Promise<string | null> {
-  for (let waited = 0; waited < 60; waited += 1) {
-    const look = page.getByRole('button', { name: 'Done, out it comes' }).first();
-    if (await page.getByText('Look now').first().isVisible()) {
-      await look.click();
-      return 'a look';
-    }
-    const out = page.getByRole('button', { name: 'Out: it is done' }).first();
-    const action = page.getByRole('button', { name: ACTION }).last();
-    if (await action.isVisible()) {
-      const words = await action.innerText();
-      await action.click();
-      await expect(page.getByRole('button', { name: words, exact: true })).toHaveCount(0);
-      return words;
-    }
-    if (await page.getByText('All is done', { exact: true }).isVisible()) return null;
-    if (await out.isVisible()) {
-      await page.clock.fastForward('20:00');
-      await out.click();
-      return 'out';
-    }
-    await page.clock.fastForward('10:00');
-    await page.waitForTimeout(150);
-  }
-  throw new Error('the bench came to a stand');
-}
+import { ACTION, benchThere, bringIn, nextStep } from './benchSteps';
+import { expect, openApp, test } from './fixtures';
 
 test('a cake-pop run from its first step to the closed log: a late step, a reload among clocks, a step taken back', async ({
   page,
@@ -247,21 +211,9 @@ test('pieces are weighed by a tap on the scale; lost, it is said to be, and hand
 }) => {
   await openApp(page);
   // Pops alone, bound and ready to be rolled.
-  const file = JSON.parse(readFileSync('demo/pops.run.json', 'utf8')) as {
-    run: { id: string; name: string; byItself?: boolean; lines: { id: string }[]; log?: unknown[] };
-  };
-  file.run = {
-    ...file.run,
-    id: 'run-rolling',
-    name: 'Rolling',
-    byItself: true,
-    lines: file.run.lines.filter(({ id }) => id === 'pops-fresh'),
-    log: [{ id: 'e1', at: Date.parse('2026-11-25T09:00:00'), what: 'done', chore: 'pops-fresh/bind' }],
-  };
-  await dropFile(page, JSON.stringify(file), 'rolling.json');
-  await page.getByRole('button', { name: 'Bring it in' }).click();
-  await page.getByRole('button', { name: 'Look at it' }).click();
-  await page.getByRole('tab', { name: 'Bench', exact: true }).click();
+  await bringIn(page, 'pops', { 'pops-fresh': 40 }, 'Rolling', [
+    { id: 'e1', at: Date.parse('2026-11-25T09:00:00'), what: 'done', chore: 'pops-fresh/bind' },
+  ]);
   await benchThere(page);
   const roll = page.getByRole('button', {
     name: /^(Begin now: Portion and roll|.*Portion and roll.*Take it in hand now)/,

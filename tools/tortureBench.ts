@@ -52,7 +52,7 @@ async function tapped(page: Page, button: Locator): Promise<void> {
 }
 
 /** One tap that tells something, and the bench's answer to it; false where nothing can be told. */
-async function tap(page: Page, chance: () => number): Promise<boolean> {
+async function tap(page: Page, chance: () => number, what: string[]): Promise<boolean> {
   const early = page.getByRole('button', { name: /^Begin now: / });
   const told = page.getByRole('button', { name: TOLD }).last();
   // What runs is over, whatever its clock says: nobody waits for real cakes here.
@@ -71,14 +71,17 @@ async function tap(page: Page, chance: () => number): Promise<boolean> {
     const before = await count();
     await weighed.nth(Math.floor(chance() * 5)).click();
     await page.getByText(new RegExp(`^${before + 1} weighed`)).waitFor();
+    what.push('weighed');
     return true;
   }
   if (chance() < 0.4 && (await judged.count()) > 0) {
+    what.push('judged');
     await tapped(page, judged);
     return true;
   }
   for (const button of [told, over, back])
     if ((await button.count()) > 0) {
+      what.push(await button.innerText());
       await tapped(page, button);
       return true;
     }
@@ -133,12 +136,13 @@ export async function benchKills(
     }
     const taps = 1 + chance.below(3);
     let answered = 0;
+    const told: string[] = [];
     for (let k = 0; k < taps; k += 1)
       try {
         if (
           await within(
             'a tap',
-            tap(page, () => chance.next()),
+            tap(page, () => chance.next(), told),
           )
         )
           answered += 1;
@@ -156,6 +160,12 @@ export async function benchKills(
       `killed at the bench, ${taps === 1 ? 'one tap' : 'some taps'} after reopening`,
       whole ? 'kept' : 'lost',
     );
+    if (!whole) {
+      const gone = before.filter((id) => !after.includes(id));
+      process.stdout.write(
+        `  kill ${i + 1}: ${answered} of ${taps} taps answered (${told.join('; ')}), ${after.length - before.length} more kept, ${gone.length} gone\n`,
+      );
+    }
     if (i % 20 === 19) process.stdout.write(`  ${i + 1} kills\n`);
     before = after;
   }

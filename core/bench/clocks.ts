@@ -15,6 +15,8 @@ export interface Running {
   /** Whether that is a look into the heat. */
   readonly look: boolean;
   readonly lineId: string | null;
+  /** Where it stands, where a load has a place: "Upper rack". */
+  readonly place: string | null;
 }
 
 /** So long after it was due a wait is still told, ms: it has ended by itself, and the bench has gone on. */
@@ -36,6 +38,7 @@ export function clocksOf(runs: readonly RunDoc[], now: number): Running[] {
           dueAt: nextLookAt(clock),
           look: true,
           lineId: clock.lineId,
+          place: clock.place ? clock.place.replace(/^./, (first) => first.toUpperCase()) : null,
         })),
       ...[...benchStateOf(run.log ?? []).chores].flatMap(([id, told]): Running[] => {
         const dueAt = dueAtOf(told);
@@ -48,7 +51,19 @@ export function clocksOf(runs: readonly RunDoc[], now: number): Running[] {
           return [];
         const { label = '', of = '', firstLookS } = told.clock ?? {};
         const look = firstLookS !== undefined;
-        return [{ key: id, runId: run.id, label, of, begunAt: told.begunAt, dueAt, look, lineId: null }];
+        return [
+          {
+            key: id,
+            runId: run.id,
+            label,
+            of,
+            begunAt: told.begunAt,
+            dueAt,
+            look,
+            lineId: null,
+            place: null,
+          },
+        ];
       }),
     ])
     .sort((a, b) => a.dueAt - b.dueAt);

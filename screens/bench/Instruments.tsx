@@ -163,6 +163,7 @@ export function ProbeTap({
   return (
     <TakeTap
       on="probe"
+      beside={NAMES[kind]}
       text={showText(probe.value, '°C', style)}
       waits={null}
       onTake={() => onTake(Math.round(probe.value * 10) / 10)}
@@ -173,11 +174,14 @@ export function ProbeTap({
 /** A reading as large as a thumb: taken by a tap, or with what it waits for. */
 function TakeTap({
   on,
+  beside,
   text,
   waits,
   onTake,
 }: {
   readonly on: 'scale' | 'probe';
+  /** What it is in, where that has to be said. */
+  readonly beside?: string;
   readonly text: string;
   readonly waits: string | null;
   readonly onTake: () => void;
@@ -200,7 +204,7 @@ function TakeTap({
       }}
     >
       <Strong style={{ fontSize: 28, lineHeight: 34 }}>{text}</Strong>
-      <Small soft={false}>{waits ?? 'take it'}</Small>
+      <Small soft={false}>{[beside, waits ?? 'take it'].filter(Boolean).join(': ')}</Small>
     </Tap>
   );
 }

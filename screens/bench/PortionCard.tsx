@@ -166,7 +166,7 @@ export function evenWords(of: Portioning, style: NumberStyle): string[] {
   const { n, meanG, spreadG, driftG, heavyCosts, pieces, nextG } = portioned(of);
   if (meanG === null) return [];
   const out = [
-    `${n} weighed, ${showText(meanG, 'g', style)} in the middle${spreadG === null ? '' : `, give or take ${showText(spreadG, 'g', style)}`}.`,
+    `${n} weighed, ${showText(meanG, 'g', style)} in the middle${spreadG === null || spreadG < 0.5 ? '' : `, give or take ${showText(spreadG, 'g', style)}`}.`,
   ];
   if (driftG !== null && Math.abs(driftG) > of.portionG * EVEN_SHARE)
     out.push(

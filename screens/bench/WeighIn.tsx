@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { amountsOf } from '../../core/bench/amounts';
 import { weighInOf, wrongBy } from '../../core/bench/weighIn';
@@ -35,6 +35,11 @@ export function WeighIn({
   const items = weighInOf(run, whole, batches, view.bench.state.weighed.get(chore.id) ?? []);
   const begun = items.some(({ weighedG }) => weighedG !== null);
   const [open, setOpen] = useState(false);
+  // Opened, it comes up over the list: what is poured next stands in sight.
+  const top = useRef<View>(null);
+  useEffect(() => {
+    if (open) (top.current as unknown as HTMLElement | null)?.scrollIntoView?.({ block: 'start' });
+  }, [open]);
   const [tared, setTared] = useState(true);
   const [other, setOther] = useState(false);
   if (items.length === 0) return null;
@@ -50,6 +55,7 @@ export function WeighIn({
   const done = items.filter((one) => one.in).length;
   return (
     <Card title={next ? `Into the bowl: ${next.item.name}` : 'All is in the bowl'}>
+      <View ref={top} style={{ position: 'absolute', top: 0 }} />
       {last && off !== 0 ? (
         <Strong>
           {inStyle(

@@ -16,6 +16,7 @@ import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 import { StepCard } from '../bench/StepCard';
 import { lineName, spanText } from '../day/day.words';
+import { Columns } from '../../ui/screen';
 import { RunFrame } from '../runs/RunFrame';
 import { stageHref } from '../runs/stages';
 import { SceneDrawing } from './SceneDrawing';
@@ -148,23 +149,26 @@ function Going(of: Of) {
           </Strong>
         </View>
       ) : null}
-      {scene ? (
-        <Card title={scene.title} style={{ borderLeftWidth: 8, borderLeftColor: carnelian }}>
-          <SceneDrawing looks={scene.looks} label={scene.shows} />
-          <Strong style={{ fontSize: 20, lineHeight: 27 }}>{scene.shows}</Strong>
-          <View style={{ gap: space(1) }}>
-            {scene.options.map((option) => (
-              <QuietAction
-                key={option.id}
-                title={inStyle(option.title, style)}
-                large
-                onPress={() => answer(option.id, option.title)}
-              />
-            ))}
-          </View>
-        </Card>
-      ) : null}
-      <StepCard run={run} whole={whole} chore={chore} chores={day.chores.map((one) => one.chore)} />
+      <Columns>
+        {scene ? (
+          <Card title={scene.title} style={{ borderLeftWidth: 8, borderLeftColor: carnelian }}>
+            <SceneDrawing looks={scene.looks} label={scene.shows} />
+            <Strong style={{ fontSize: 20, lineHeight: 27 }}>{scene.shows}</Strong>
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
+              {scene.options.map((option) => (
+                <QuietAction
+                  key={option.id}
+                  title={inStyle(option.title, style)}
+                  large
+                  style={{ flexGrow: 1, flexBasis: 260 }}
+                  onPress={() => answer(option.id, option.title)}
+                />
+              ))}
+            </View>
+          </Card>
+        ) : null}
+        <StepCard run={run} whole={whole} chore={chore} chores={day.chores.map((one) => one.chore)} />
+      </Columns>
     </View>
   );
 }
@@ -216,9 +220,13 @@ function Reckoning({ run, moment }: { readonly run: RunDoc; readonly moment: Mom
         />
         <QuietAction title="Another day" onPress={() => put(run.id, 'Another day', undefined)} />
       </Card>
-      {judged.map((one, i) => (
-        <JudgedCard key={`${one.kind}-${i}`} one={one} />
-      ))}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(2) }}>
+        {judged.map((one, i) => (
+          <View key={`${one.kind}-${i}`} style={{ flexGrow: 1, flexBasis: 320 }}>
+            <JudgedCard one={one} />
+          </View>
+        ))}
+      </View>
     </View>
   );
 }

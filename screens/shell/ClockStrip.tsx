@@ -81,10 +81,10 @@ function Clock({ clock, now }: { readonly clock: Running; readonly now: number }
       }}
       style={{ flex: 1, minWidth: 0, paddingHorizontal: space(0.5), justifyContent: 'center' }}
     >
-      <Small numberOfLines={1}>{label}</Small>
+      <Small numberOfLines={1}>{clock.place ?? label}</Small>
       <Small
         numberOfLines={1}
-        style={{ fontFamily: FONT.sansStrong, fontSize: 16, color: due ? carnelian : ink }}
+        style={{ fontFamily: FONT.sansStrong, fontSize: 22, lineHeight: 27, color: due ? carnelian : ink }}
       >
         {left}
       </Small>

@@ -16,7 +16,7 @@ import {
 } from '../../../core/quantity';
 import { useNow } from '../../../state/clock';
 import { fileOf, rescueOf } from '../../../state/plans';
-import { changeRun, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
+import { changeRunOf, useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
 import { Chip, Chips, MainAction, QuietAction } from '../../../ui/actions';
 import { FieldFault } from '../../../ui/fieldFault';
 import { Notice } from '../../../ui/notice';
@@ -323,7 +323,13 @@ function RescueForm({
             title="Go on so"
             onPress={() => {
               onDone();
-              changeRun(`Rescue: ${kind?.title ?? ''}`, out.run);
+              // What was told since the way out was reckoned stays: only the lines are others.
+              const { lines, events } = out.run;
+              changeRunOf(`Rescue: ${kind?.title ?? ''}`, run.id, (was) => ({
+                ...was,
+                lines,
+                ...(events ? { events } : {}),
+              }));
             }}
           />
           <Small>Undo takes it back.</Small>
