@@ -43,6 +43,9 @@ const written = () => document.body.innerText.replace(/\d+(:\d\d| min| h)/g, '')
 
 /** Taps, and waits until all that is written there, without its hours, is something else: two steps may have one name. */
 async function tapped(page: Page, button: Locator): Promise<void> {
+  // A card out of sight is not laid out, and has no text yet: it comes into sight first, as under a thumb.
+  await button.scrollIntoViewIfNeeded();
+  await page.waitForTimeout(80);
   const before = await page.evaluate(written);
   await button.click();
   await page.waitForFunction(
