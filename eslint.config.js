@@ -27,6 +27,7 @@ const CORE = {
   schedule: ['figure', 'formula', 'line', 'model', 'plan', 'process', 'quantity'],
   bench: ['figure', 'formula', 'line', 'model', 'plan', 'process', 'quantity', 'schedule'],
   instruments: ['schedule'],
+  learn: ['bench', 'figure', 'model', 'param', 'plan', 'process'],
   rehearse: ['bench', 'model', 'plan', 'process', 'schedule'],
 };
 const core = (name) => `core/${name}`;

@@ -19,5 +19,7 @@ export const beliefSchema = z.looseObject({
     .string()
     .regex(/^\d{4}-\d{2}-\d{2}$/, 'Write the day as 2026-11-28.')
     .nullable(),
+  /** Learned from outcomes, and reckoned anew with each of them; left out where somebody has set it. */
+  learned: z.boolean().optional(),
 });
 export type Belief = z.infer<typeof beliefSchema>;

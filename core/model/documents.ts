@@ -22,6 +22,8 @@ import { pieceSchema, type PieceDoc } from './pieceDoc';
  */
 
 import { benchEventSchema } from './benchEvent';
+import { evidenceSchema } from './evidence';
+export type { Evidence } from './evidence';
 export type { BenchClock, BenchEvent } from './benchEvent';
 export { MAX_FORMULA_LINES, MAX_PIECES, localTime, pieceCount } from './fields';
 export { formulaSchema, isBatter, measuresSchema, methodSchema } from './formulaDoc';
@@ -106,6 +108,8 @@ export const closedSchema = z.looseObject({
   made: z.number().int().min(0, 'At least 0.').max(MAX_PIECES),
   finish: z.enum(['sunk', 'flat', 'gentle', 'high', 'over']),
   note: z.string().max(2000, 'Keep the note under 2000 letters.'),
+  /** What it says of the kitchen, held against what was expected with nothing learned. */
+  evidence: z.array(evidenceSchema).max(400).optional(),
 });
 export type Closed = z.infer<typeof closedSchema>;
 

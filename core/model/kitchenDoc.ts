@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { beliefSchema } from './belief';
 import { CAVITY_SHAPE_KINDS, DIALS, SKILLS, TIN_MATERIALS, WELL_SHAPE_KINDS } from './kinds';
-import { grams, hourOfDay, id, millimetres, name, wholeNumber } from './fields';
+import { grams, hourOfDay, id, millimetres, moment, name, wholeNumber } from './fields';
 
 const owned = wholeNumber('of them', 1, 50);
 const volumeMl = (min: number, max: number) =>
@@ -220,5 +220,7 @@ export const kitchenSchema = z.looseObject({
   prefs: prefsSchema,
   /** What this kitchen has measured or learned, each of what it belongs to. */
   beliefs: z.array(beliefSchema).max(4000).default([]),
+  /** What was started afresh, by parameter and thing: `bake.factor@oven:oven-main`; outcomes before that teach nothing of it. */
+  anew: z.record(z.string().max(240), moment).optional(),
 });
 export type KitchenDoc = z.infer<typeof kitchenSchema>;

@@ -19,10 +19,12 @@ export const FAN_C = 20;
 export const FAN_FACTOR: Start = { value: 1.4, spread: 0.12, basis: 'typical' };
 
 /** What an oven's air may be off its setting, °C: where nobody has measured it, and where somebody has. */
-export const OVEN_OFFSET: Readonly<Record<'unmeasured' | 'felt' | 'measured', Start>> = {
+export const OVEN_OFFSET: Readonly<Record<'unmeasured' | 'felt' | 'measured' | 'learned', Start>> = {
   unmeasured: { value: 0, spread: 12, basis: 'typical' },
   felt: { value: 0, spread: 8, basis: 'stated' },
   measured: { value: 0, spread: 3, basis: 'measured here' },
+  /** Its factor is learned: what is left is that the factor was learned at other settings. */
+  learned: { value: 0, spread: 1, basis: 'measured here' },
 };
 
 /** What the model and one kitchen's batters leave open, as a factor. Basis: residuals of the fit, and typical. */

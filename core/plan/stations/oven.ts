@@ -90,12 +90,14 @@ export function addOven(f: PlanFigures, spec: OvenSpec): OvenPart {
   const shift = boilingShiftK(kitchen.altitudeM ?? 0);
   const high = Math.abs(shift) >= 0.5;
   const slower = LINER_FACTOR[liner ?? 'paper'];
+  // An oven's factor is learned together with what nobody has measured of its air: that is no doubt of its own any more.
+  const learned = f.beliefs.find(PARAMS.bakeFactor.key, [inOven])?.learned === true;
   const offset = f.root({
     id: 'oven.offset',
     words: OVEN.offset(measured),
     unit: 'K',
     value: oven.offsetC ?? 0,
-    spread: known.spread,
+    spread: learned ? Math.min(known.spread, OVEN_OFFSET.learned.spread) : known.spread,
     basis: known.basis,
     key: `${PARAMS.ovenOffset.key}@${inOven}`,
   });
@@ -126,7 +128,7 @@ export function addOven(f: PlanFigures, spec: OvenSpec): OvenPart {
       words: OVEN.fan(oven.fan),
       unit: 'times',
       value: oven.fan ? FAN_FACTOR.value : 1,
-      spread: oven.fan ? FAN_FACTOR.spread : 0,
+      spread: oven.fan && !learned ? FAN_FACTOR.spread : 0,
       basis: oven.fan ? FAN_FACTOR.basis : 'physics',
       key: `oven.fan@${inOven}`,
     }),

@@ -1,0 +1,56 @@
+import type { Belief } from '../model/belief';
+import type { KitchenDoc, RunDoc } from '../model/documents';
+import type { Evidence } from '../model/evidence';
+import { paramOf } from '../param';
+import { learn, type Learned } from './learner';
+
+/** The kitchen without what it has learned from outcomes: what was said by hand stays. */
+export const withoutLearned = <K extends Pick<KitchenDoc, 'beliefs'>>(kitchen: K): K => ({
+  ...kitchen,
+  beliefs: kitchen.beliefs.filter(({ learned }) => !learned),
+});
+
+/** All that closed runs say, but for what was started afresh since. */
+export function allEvidence(
+  runs: readonly Pick<RunDoc, 'closed'>[],
+  { anew = {} }: Pick<KitchenDoc, 'anew'>,
+): Evidence[] {
+  return runs.flatMap(({ closed }) =>
+    (closed?.evidence ?? []).filter(
+      ({ param, of, at }) => at >= (anew[`${param}@${of[0] ?? ''}`] ?? -Infinity),
+    ),
+  );
+}
+
+/** The local day of a moment, as well as it is known without a clock of the place: that of Greenwich. */
+const dayOf = (at: number): string => new Date(at).toISOString().slice(0, 10);
+
+const beliefOf = ({ param, of, mean, spread, seen, lastAt }: Learned): Belief => {
+  const bounds = paramOf(param);
+  return {
+    param,
+    of,
+    mean: bounds ? Math.min(bounds.max, Math.max(bounds.min, mean)) : mean,
+    spread,
+    seen,
+    since: dayOf(lastAt),
+    learned: true,
+  };
+};
+
+/**
+ * The kitchen with what its closed runs teach, and nothing of what they no longer do. What somebody has set by hand stands.
+ * @param now ms since the epoch
+ */
+export function withLearned(
+  kitchen: KitchenDoc,
+  runs: readonly Pick<RunDoc, 'closed'>[],
+  now: number,
+): KitchenDoc {
+  const { beliefs } = withoutLearned(kitchen);
+  const stated = new Set(beliefs.map(({ param, of }) => `${param}@${of}`));
+  const learned = learn(allEvidence(runs, kitchen), now)
+    .filter(({ param, of }) => !stated.has(`${param}@${of}`))
+    .map(beliefOf);
+  return { ...kitchen, beliefs: [...beliefs, ...learned] };
+}

@@ -1,0 +1,260 @@
+import { BIND_STEP_G } from '../process/bind.table';
+import { hurried } from '../bench/clock';
+import { benchStateOf, type BenchState } from '../bench/log';
+import { stemOf } from '../bench/amounts';
+import type { ClockDoc, Line, RunDoc, RunFile } from '../model/documents';
+import type { Evidence } from '../model/evidence';
+import { planWhole, type LinePlan } from '../plan';
+import { PARAMS } from '../param';
+import { withoutLearned } from './beliefs';
+import { SEEING } from './learn.table';
+
+type File = Pick<RunFile, 'run' | 'formulas' | 'kitchen'>;
+type Bounds = readonly [low: number | null, high: number | null];
+
+/** Crumb on the table, by its bake. */
+const CRUMB = /^crumb\.\d+$/;
+
+/** Figures that say what came of a thing: what was measured of them is held against what was expected. */
+const OUTCOMES = new Set(['binder.added', 'coat.each']);
+
+/**
+ * What a closed run says of its kitchen, each outcome against what was expected with nothing learned: so no lesson feeds on
+ * itself. What was read off practice instruments teaches nothing.
+ * @param at ms since the epoch: when it was closed
+ */
+export function evidenceOf(file: File, at: number): Evidence[] {
+  const { run } = file;
+  const started = { ...file, kitchen: withoutLearned(file.kitchen) };
+  const asMeasured = planWhole(started);
+  const bare = planWhole({ ...started, run: withoutOutcomes(run, asMeasured.lines) });
+  const state = benchStateOf(run.log ?? []);
+  // As planned before a gram was on the table: only asked for where crumb was weighed.
+  const weighedCrumb = run.lines.some(({ measured }) => Object.keys(measured).some((id) => CRUMB.test(id)));
+  const unmeasured = weighedCrumb
+    ? planWhole({ ...started, run: { ...run, lines: run.lines.map((line) => ({ ...line, measured: {} })) } })
+    : null;
+  const whole = (lineId: string): LinePlan | null => {
+    const found = unmeasured?.lines.find((one) => one.line.id === lineId);
+    return found?.planned ? found : null;
+  };
+  return bare.lines.flatMap((plan): Evidence[] => {
+    if (!plan.planned) return [];
+    const line = run.lines.find(({ id }) => id === plan.line.id);
+    if (!line) return [];
+    const seen = new Seen(plan, run.id, at);
+    baked(seen, plan, run.clocks);
+    const unweighed = whole(plan.line.id);
+    if (unweighed) crumbed(new Seen(unweighed, run.id, at, seen.all), unweighed, line);
+    bound(seen, plan, line, state);
+    coated(seen, plan, line, run);
+    for (const [figureId, value] of Object.entries(line.measured)) {
+      const known = plan.has(figureId) ? plan.figure(figureId).known : null;
+      if (known?.keep && SEEING[known.param]) seen.direct(figureId, value);
+    }
+    return seen.all;
+  });
+}
+
+/** The run as it was planned: nothing of it measured that is an outcome, or that is learned itself. */
+function withoutOutcomes(run: RunDoc, plans: ReturnType<typeof planWhole>['lines']): RunDoc {
+  const lines = run.lines.map((line): Line => {
+    const plan = plans.find((one) => one.line.id === line.id);
+    const kept = Object.entries(line.measured).filter(([id]) => {
+      if (OUTCOMES.has(id)) return false;
+      const known = plan?.planned && plan.has(id) ? plan.figure(id).known : null;
+      return !(known?.keep && SEEING[known.param]);
+    });
+    return { ...line, measured: Object.fromEntries(kept) };
+  });
+  return { ...run, lines };
+}
+
+/** Roots whose doubt is the oven's own, and is learned together as its factor. */
+const OVENS_OWN = /(^|[./:])oven\.(offset|fan)\b/;
+
+/** Collects what a line says. */
+class Seen {
+  constructor(
+    private readonly plan: LinePlan,
+    private readonly runId: string,
+    private readonly at: number,
+    readonly all: Evidence[] = [],
+  ) {}
+
+  private put(
+    param: string,
+    of: readonly string[],
+    [low, high]: Bounds,
+    start: Evidence['start'],
+    seen?: Evidence['seen'],
+  ): void {
+    if (low === null && high === null) return;
+    const id = `${this.runId}/${this.plan.line.id}/${param}/${this.all.length + 1}`.slice(-120);
+    this.all.push({
+      id,
+      param,
+      of: [...of],
+      at: this.at,
+      lineId: this.plan.line.id,
+      low,
+      high,
+      start,
+      ...(seen ? { seen } : {}),
+      taken: 'yes',
+    });
+  }
+
+  /** A parameter that was measured itself. */
+  direct(figureId: string, value: number): void {
+    const figure = this.plan.figure(figureId);
+    const { known } = figure;
+    if (!known) return;
+    const start = { value: figure.value, spread: (figure.high - figure.low) / 2 };
+    if (start.spread <= 0) return;
+    this.put(known.param, known.of, [value, value], start, { figureId, expected: figure.value, came: value });
+  }
+
+  /**
+   * A figure that came out between bounds: what that says of a parameter that it rests on, by how the figure moves with it.
+   * @param shown what is told of it
+   */
+  through(figureId: string, paramKey: string, [low, high]: Bounds, shown: number): void {
+    const { plan } = this;
+    if (!plan.has(figureId)) return;
+    const figure = plan.figure(figureId);
+    const root = plan.figures.find(({ known }) => known?.param === paramKey);
+    if (!root?.known || figure.value <= 0) return;
+    const moves = plan.movesOf(figureId);
+    const own = moves.find(({ key }) => key === `${paramKey}@${root.known?.of[0] ?? 'kitchen'}`);
+    const spread = (root.high - root.low) / 2;
+    // Said by hand, or of no weight here: nothing to learn.
+    if (!own || spread <= 0 || own.up === own.down) return;
+    const [up, down] = [figure.value + own.up, figure.value + own.down];
+    if (up <= 0 || down <= 0) return;
+    if (SEEING[paramKey]?.on === 'plain') {
+      // A small share: the figure goes straight with it.
+      const slope = (up - down) / (2 * spread);
+      const back = (value: number | null) =>
+        value === null ? null : root.value + (value - figure.value) / slope;
+      this.put(
+        paramKey,
+        root.known.of,
+        slope > 0 ? [back(low), back(high)] : [back(high), back(low)],
+        { value: root.value, spread },
+        { figureId, expected: figure.value, came: shown },
+      );
+      return;
+    }
+    // How the figure goes with the parameter, on logarithms: 1 where twice the one is twice the other.
+    const power = Math.log(up / down) / Math.log((root.value + spread) / (root.value - spread));
+    const back = (value: number | null) =>
+      value === null ? null : root.value * (value / figure.value) ** (1 / power);
+    // What of the oven nobody has measured is learned with its factor: the doubt is wider by that.
+    const others = moves.filter(({ key }) => OVENS_OWN.test(key) && paramKey === PARAMS.bakeFactor.key);
+    const wider = others.reduce((sum, one) => sum + ((one.up - one.down) / 2 / figure.value / power) ** 2, 0);
+    const start = {
+      value: root.value,
+      spread: root.value * Math.hypot(spread / root.value, Math.sqrt(wider)),
+    };
+    this.put(paramKey, root.known.of, power > 0 ? [back(low), back(high)] : [back(high), back(low)], start, {
+      figureId,
+      expected: figure.value,
+      came: shown,
+    });
+  }
+}
+
+/** A look that came at once after a piece was too brown: it was done so much earlier at the least, as a share. */
+const OVER_SHARE = 0.96;
+
+/** Between which times a load was done, s: after the last look that was not, and before the one that was. */
+export function doneBetween({ looks, startedAt, endedAt }: ClockDoc): Bounds {
+  if (endedAt === null) return [null, null];
+  const last = looks.at(-1);
+  const before = looks.filter(({ result }) => result === 'not yet' || result === 'nearly').at(-1);
+  const took = (endedAt - startedAt) / 1000;
+  const low = before ? (before.at - startedAt) / 1000 : null;
+  const high = last?.result === 'over' ? took * OVER_SHARE : took;
+  return [low === null ? null : Math.min(low, high), high];
+}
+
+/** Loads of an oven or a microwave: of each kind the one that says most. */
+function baked(seen: Seen, plan: LinePlan, clocks: readonly ClockDoc[]): void {
+  const { clocked, micro } = plan.parts;
+  if (!clocked) return;
+  const loads = clocks.flatMap((clock) => {
+    if (clock.lineId !== plan.line.id || clock.endedAt === null || hurried(clock)) return [];
+    const [low, high] = doneBetween(clock);
+    if (high === null) return [];
+    const time = clock.load === clocked.sizes.length && clocked.last ? clocked.last.time : clocked.time;
+    return [{ low, high, figureId: time.id, width: low === null ? Infinity : high - low }];
+  });
+  const [best] = loads.sort((a, b) => a.width - b.width);
+  if (best)
+    seen.through(
+      best.figureId,
+      micro ? PARAMS.microFactor.key : PARAMS.bakeFactor.key,
+      [best.low, best.high],
+      best.low === null ? best.high : (best.low + best.high) / 2,
+    );
+}
+
+/** Crumb that was weighed, against what its bowl was to give: what baking loses. */
+function crumbed(seen: Seen, plan: LinePlan, line: Line): void {
+  for (const { crumb, bowl } of plan.parts.crumbBakes) {
+    const came = line.measured[crumb.id];
+    // Of a bowl that was weighed as well, what it gave has to be told for as much.
+    const mixed = line.measured[bowl.own.id] ?? bowl.own.value;
+    const forAsMuch = came === undefined ? undefined : (came * bowl.own.value) / mixed;
+    if (forAsMuch !== undefined && came !== undefined)
+      seen.through(crumb.id, PARAMS.bakeLoss.key, [forAsMuch, forAsMuch], came);
+  }
+}
+
+/** Binder that was worked in until the squeeze held. */
+function bound(seen: Seen, plan: LinePlan, line: Line, state: BenchState): void {
+  const { dough } = plan.parts;
+  if (!dough) return;
+  const stated = line.measured['binder.added'];
+  const answers = [...state.answers].flatMap(([id, some]) =>
+    id.startsWith(`${line.id}/`) && stemOf({ id }) === 'bind'
+      ? some.filter(({ to }) => to === 'squeeze')
+      : [],
+  );
+  const last = answers.at(-1);
+  const need = dough.need.id;
+  if (last?.answer === 'holds') {
+    let [added, before] = [dough.first.value, 0];
+    for (const { answer } of answers) {
+      if (answer !== 'crumbles') continue;
+      before = added;
+      const fine = added >= dough.need.value * BIND_STEP_G.fineFrom;
+      added += fine ? BIND_STEP_G.teaspoon : BIND_STEP_G.spoon;
+    }
+    // Where the first addition held at once, only that it takes no more is known.
+    seen.through(need, PARAMS.bindFactor.key, [before > 0 ? before : null, added], added);
+  } else if (stated !== undefined) seen.through(need, PARAMS.bindFactor.key, [stated, stated], stated);
+}
+
+/** Coat on pieces that were weighed, less its anchor. */
+function coated(seen: Seen, plan: LinePlan, line: Line, run: RunDoc): void {
+  const { coat } = plan.parts;
+  if (!coat) return;
+  const weighed = (run.log ?? []).flatMap((event) =>
+    event.what === 'answered' &&
+    event.chore.startsWith(`${line.id}/`) &&
+    event.to === 'coat' &&
+    event.answer === 'weighed' &&
+    event.value !== undefined &&
+    event.practice !== true
+      ? [event.value]
+      : [],
+  );
+  const anchorG = coat.taken.value - coat.each.value;
+  const pinned = line.measured['coat.each'];
+  const each =
+    weighed.length > 0 ? weighed.reduce((sum, one) => sum + one, 0) / weighed.length - anchorG : pinned;
+  if (each !== undefined && each > 0)
+    seen.through(coat.each.id, PARAMS.coatThickness.key, [each, each], each);
+}

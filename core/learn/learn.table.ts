@@ -1,0 +1,37 @@
+/** How what is seen of a parameter is to be read. */
+export interface Seeing {
+  /** Factors and sizes are learned on their logarithm, small shares as they are. */
+  readonly on: 'log' | 'plain';
+  /** How far one outcome lies off by itself, as a standard deviation: of the logarithm, or in the parameter's unit. */
+  readonly noise: number;
+}
+
+/**
+ * What is learned, with the noise of one outcome: a batter that is a little warmer, a hand that scrapes less well, a look
+ * that came a minute late. Basis: judgement, between what repeated batches of careful bakers differ by.
+ */
+export const SEEING: Readonly<Record<string, Seeing>> = {
+  'bake.factor': { on: 'log', noise: 0.05 },
+  'micro.factor': { on: 'log', noise: 0.06 },
+  'bind.factor': { on: 'log', noise: 0.08 },
+  'coat.mm': { on: 'log', noise: 0.07 },
+  'dough.density': { on: 'log', noise: 0.03 },
+  'batter.density': { on: 'log', noise: 0.03 },
+  'frosting.style': { on: 'log', noise: 0.1 },
+  'bowl.lossShare': { on: 'plain', noise: 0.008 },
+  'bake.lossShare': { on: 'plain', noise: 0.012 },
+};
+
+/** Of what is not known beforehand, so much is common to all things of a kind. Basis: judgement. */
+export const KIND_SHARE = 0.4;
+
+/** Of what a thing was learned, so much is open again after a year: ovens age, flour is another. Basis: judgement. */
+export const FADES_A_YEAR = 0.25;
+
+/** One outcome in so many is a slip: a door that stood open, a scale that was not tared. Basis: judgement. */
+export const SLIPS = 0.05;
+/** A slip lies so many times as far off as an outcome usually does. */
+export const SLIP_TIMES = 6;
+
+/** A thing has changed where its last two or three outcomes lie to one side by this together, in standard deviations. */
+export const CHANGED_AT = 3;

@@ -1,0 +1,125 @@
+import type { KitchenDoc, RunDoc, RunFile } from '../model/documents';
+import type { Evidence } from '../model/evidence';
+import { paramOf, PARAMS, scopeParts } from '../param';
+import { gramsText, planWhole, type LinePlan, type RunPlan } from '../plan';
+import { allEvidence, withLearned } from './beliefs';
+import { learn, type Learned } from './learner';
+import { LESSON } from './lessons.words';
+
+/** What one run taught of one thing. Its words hold measures in braces. */
+export interface Lesson {
+  readonly key: string;
+  readonly words: readonly string[];
+  /** Evidence of the run that it rests on. */
+  readonly evidence: readonly string[];
+  readonly taken: Evidence['taken'];
+  /** What is learned of it by now, with this run if it is taken to heart; and where it stood without this run. */
+  readonly now: Learned;
+  readonly before: { readonly mean: number; readonly spread: number };
+}
+
+type File = Pick<RunFile, 'run' | 'formulas' | 'kitchen'>;
+
+/** Of the many things that a run says, so many are told. */
+const TOLD = 3;
+
+/**
+ * The lessons of a closed run that matter most: by how much each moves what was believed, against how sure that was.
+ * @param runs all runs of the kitchen, this one among them
+ * @param now ms since the epoch
+ */
+export function lessonsOf(file: File, runs: readonly RunDoc[], now: number): Lesson[] {
+  const { run, kitchen } = file;
+  const own = run.closed?.evidence ?? [];
+  if (own.length === 0) return [];
+  const taken = own.map((one): Evidence => ({ ...one, taken: 'yes' }));
+  const others = allEvidence(
+    runs.filter(({ id }) => id !== run.id),
+    kitchen,
+  );
+  const without = learn(others, now);
+  const withIt = learn([...others, ...taken], now);
+  // The plan as it will be, with all of it taken to heart.
+  const whole = planWhole({
+    ...file,
+    run: { ...run, lines: run.lines.map((line) => ({ ...line, measured: {} })), clocks: [], closed: null },
+    kitchen: withLearned(
+      kitchen,
+      [{ closed: run.closed && { ...run.closed, evidence: [...others, ...taken] } }],
+      now,
+    ),
+  });
+  const byThing = new Map<string, Evidence[]>();
+  for (const one of own) {
+    const key = `${one.param}@${one.of[0] ?? ''}`;
+    byThing.set(key, [...(byThing.get(key) ?? []), one]);
+  }
+  return [...byThing]
+    .flatMap(([key, some]): (Lesson & { readonly weight: number })[] => {
+      const [first] = some;
+      const found = withIt.find(({ param, of }) => `${param}@${of}` === key);
+      if (!first || !found) return [];
+      const old = without.find(({ param, of }) => `${param}@${of}` === key);
+      const before = old ?? { mean: first.start.value, spread: first.start.spread };
+      const weight = Math.abs(found.mean - before.mean) / Math.max(before.spread, 1e-9);
+      const plan = whole.lines.find((one) => one.line.id === first.lineId);
+      return [
+        {
+          key,
+          words: sentences(found, plan, kitchen),
+          evidence: some.map(({ id }) => id),
+          taken: first.taken,
+          now: found,
+          before: { mean: before.mean, spread: before.spread },
+          weight,
+        },
+      ];
+    })
+    .sort((a, b) => b.weight - a.weight)
+    .slice(0, TOLD);
+}
+
+function sentences(
+  { param, of, mean, start, changedAt }: Learned,
+  planned: RunPlan['lines'][number] | undefined,
+  kitchen: KitchenDoc,
+): string[] {
+  const plan = planned?.planned ? planned : null;
+  const factor = mean / start.value;
+  const out: string[] = [...(changedAt === null ? [] : [LESSON.changed])];
+  const clocked = plan?.parts.clocked;
+  switch (param) {
+    case PARAMS.bakeFactor.key:
+    case PARAMS.microFactor.key:
+      out.unshift(LESSON.oven(nameOf(of, kitchen), factor));
+      if (clocked) out.push(LESSON.from(minutes(clocked.time.value), minutes(clocked.firstLook.value)));
+      return out;
+    case PARAMS.bindFactor.key:
+      out.unshift(LESSON.binder(factor));
+      if (plan?.parts.dough)
+        out.push(
+          LESSON.binderFrom(gramsText(plan.parts.dough.need.value), Math.round(plan.parts.count.made.value)),
+        );
+      return out;
+    case PARAMS.coatThickness.key:
+      out.unshift(LESSON.coat(factor));
+      if (plan?.parts.coat)
+        out.push(LESSON.coatFrom(gramsText(plan.parts.coat.taken.value), gramsText(meltOf(plan))));
+      return out;
+    default:
+      out.unshift(LESSON.other(paramOf(param)?.label ?? param, factor));
+      return out;
+  }
+}
+
+/** To the half minute; to ten seconds where it is short. */
+const minutes = (seconds: number): number =>
+  seconds < 300 ? Math.round(seconds / 10) / 6 : Math.round(seconds / 30) / 2;
+
+const meltOf = ({ pots }: LinePlan): number => pots.reduce((sum, { melt }) => sum + melt.value, 0);
+
+function nameOf(of: string, kitchen: KitchenDoc): string {
+  const { id } = scopeParts(of);
+  const named = [...kitchen.ovens, ...(kitchen.microwaves ?? [])].find((one) => one.id === id);
+  return named?.name ?? 'This oven';
+}

@@ -1,0 +1,23 @@
+import { z } from 'zod';
+import { id, moment } from './fields';
+
+/** What was seen of a parameter in one run: a measure, or bounds where a look only said "not yet" or "too far". */
+export const evidenceSchema = z.looseObject({
+  id,
+  /** Key of the parameter, as the registry has it. */
+  param: z.string().min(1).max(80),
+  /** What it belongs to, the most specific first: `oven:oven-main`, `kitchen`. */
+  of: z.array(z.string().min(1).max(120)).min(1).max(6),
+  at: moment,
+  lineId: id,
+  /** Between which values it lay, in the parameter's unit; the same where it was measured, null where it was open. */
+  low: z.number().nullable(),
+  high: z.number().nullable(),
+  /** What the parameter started from there, before anything was learned. */
+  start: z.looseObject({ value: z.number(), spread: z.number().min(0) }),
+  /** What of it was expected with nothing learned, and what came: in the unit of that figure. */
+  seen: z.looseObject({ figureId: z.string().max(120), expected: z.number(), came: z.number() }).optional(),
+  /** Taken to heart, kept for later, or left out. */
+  taken: z.enum(['yes', 'wait', 'no']).default('yes'),
+});
+export type Evidence = z.infer<typeof evidenceSchema>;
