@@ -27,7 +27,7 @@ const CORE = {
   schedule: ['figure', 'formula', 'line', 'model', 'plan', 'process', 'quantity'],
   bench: ['figure', 'formula', 'line', 'model', 'plan', 'process', 'quantity', 'schedule'],
   instruments: ['schedule'],
-  learn: ['bench', 'figure', 'model', 'param', 'plan', 'process'],
+  learn: ['bench', 'figure', 'model', 'param', 'plan', 'process', 'quantity'],
   rehearse: ['bench', 'model', 'plan', 'process', 'schedule'],
 };
 const core = (name) => `core/${name}`;

@@ -9,7 +9,7 @@ import { SEEING } from '../core/learn/learn.table';
 import type { Evidence, RunDoc, RunFile } from '../core/model/documents';
 import { planWhole, type LinePlan } from '../core/plan';
 import { BIND_STEP_G } from '../core/process/bind.table';
-import { trueBakeS } from '../core/rehearse/scenes';
+import { SEEN, trueBakeS } from '../core/rehearse/scenes';
 import { chanceOf } from '../core/schedule/solver';
 import { withLearned } from '../core/learn/beliefs';
 
@@ -195,7 +195,7 @@ function baked(
   while (clock.endedAt === null) {
     const next = nextLookAt(clock);
     const share = (next - at) / 1000 / doneS;
-    clock = recordLook(clock, share >= 1 ? 'clean' : share > 0.93 ? 'crumbs' : 'wet', next);
+    clock = recordLook(clock, share >= 1 ? 'clean' : share > SEEN.wet ? 'crumbs' : 'wet', next);
   }
   // What the crumb weighs, and then what it drinks.
   const [bake] = crumbBakes;

@@ -6,8 +6,9 @@ import { whyText, type Narrow } from '../core/plan/whyText';
 import type { RunDoc } from '../core/model/documents';
 import { fromShown, inStyle, join, show, toShown, typedUnit } from '../core/quantity';
 import { holderOf, useFigureNow, useRun, type Holder } from '../state/plans';
-import { keepFigure, stateFigure, useNumberStyle, useScreen } from '../state/store';
-import { localNow } from '../state/time';
+import { useNow } from '../state/clock';
+import { keepFigure, keptOf, stateFigure, useKitchen, useNumberStyle, useScreen } from '../state/store';
+import { dateOf, dayText, localNow } from '../state/time';
 import { MainAction, QuietAction } from './actions';
 import { BigNumber, Whisker, useRangeText } from './figure';
 import { Icon } from './icons';
@@ -87,6 +88,7 @@ function WhyBody({
         ) : null}
       </View>
       <Body>{text.sentence}</Body>
+      <LearnedHere figure={figure} />
       {figure.expected ? (
         <Strong>{`The plan expected ${join(show(figure.expected.value, figure.unit, style))}.`}</Strong>
       ) : null}
@@ -140,6 +142,16 @@ function WhyBody({
       <Replace run={run} lineId={lineId} figure={figure} />
     </>
   );
+}
+
+/** From how many batches a figure was learned here, and when last. */
+function LearnedHere({ figure }: { readonly figure: Figure }) {
+  const belief = keptOf(useKitchen(), figure);
+  const now = useNow(600_000);
+  if (!belief?.learned) return null;
+  const batches = belief.seen === 1 ? 'one batch' : `${belief.seen} batches`;
+  const last = belief.since === null ? '' : `, the last ${dayText(dateOf(`${belief.since}T12:00`), now)}`;
+  return <Strong>{`Learned in this kitchen from ${batches}${last}.`}</Strong>;
 }
 
 /** The measurement that would narrow a range most, and what it would leave of it. */

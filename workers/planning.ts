@@ -2,3 +2,4 @@
 export { planWhole } from '../core/plan/plan';
 export { PlanMemory } from '../core/plan/memory';
 export { rescue } from '../core/bench/rescue';
+export { evidenceOf, lessonsOf, withLearned } from '../core/learn';

@@ -13,7 +13,7 @@ export const LOOK_RESULT = {
  * Until this share of its time at the latest the middle is wet: crumb sets near 92 °C, and the middle passes that after
  * some four fifths. Basis: the baking model's curve, with room for a hand that tells them apart roughly.
  */
-const WET_UNTIL = 0.88;
+export const WET_UNTIL = 0.88;
 /** Out of the oven so much after it was done a cake is not dry yet, as a share of its time. Basis: judgement. */
 const SPARE = 0.1;
 /** How much of that a look uses. */

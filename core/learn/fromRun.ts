@@ -1,5 +1,6 @@
 import { BIND_STEP_G } from '../process/bind.table';
 import { hurried } from '../bench/clock';
+import { WET_UNTIL } from '../bench/looks';
 import { benchStateOf, type BenchState } from '../bench/log';
 import { stemOf } from '../bench/amounts';
 import type { ClockDoc, Line, RunDoc, RunFile } from '../model/documents';
@@ -168,13 +169,16 @@ class Seen {
 /** A look that came at once after a piece was too brown: it was done so much earlier at the least, as a share. */
 const OVER_SHARE = 0.96;
 
-/** Between which times a load was done, s: after the last look that was not, and before the one that was. */
+/** Between which times a load was done, s: after the looks that say that it was not, and before the one that says it was. */
 export function doneBetween({ looks, startedAt, endedAt }: ClockDoc): Bounds {
   if (endedAt === null) return [null, null];
   const last = looks.at(-1);
-  const before = looks.filter(({ result }) => result === 'not yet' || result === 'nearly').at(-1);
   const took = (endedAt - startedAt) / 1000;
-  const low = before ? (before.at - startedAt) / 1000 : null;
+  // A middle that was wet still had some way to go: left out, what is learned would lag behind every slow oven.
+  const lows = looks
+    .filter(({ result }) => result === 'not yet' || result === 'nearly')
+    .map(({ at, saw }) => (at - startedAt) / 1000 / (saw === 'wet' ? WET_UNTIL : 1));
+  const low = lows.length > 0 ? Math.max(...lows) : null;
   const high = last?.result === 'over' ? took * OVER_SHARE : took;
   return [low === null ? null : Math.min(low, high), high];
 }

@@ -238,13 +238,17 @@ function boundsOf({ low, high, start }: Evidence, { on }: Seeing): readonly [num
   return [scaled(low), scaled(high)];
 }
 
+/** What one outcome counts for towards another thing, in standard deviations. */
+const EACH = { least: 1.3, most: 2.6 } as const;
+
 /** How many of the last outcomes lie to one side, far enough together to be of another thing; 0 where they do not. */
 function changedRun(offs: readonly number[]): number {
   for (let n = 2; n <= offs.length; n += 1) {
     const last = offs.slice(-n);
     const side = Math.sign(last[0] ?? 0);
-    if (side === 0 || last.some((off) => Math.sign(off) !== side || Math.abs(off) < 1)) continue;
-    const together = Math.abs(last.reduce((sum, off) => sum + off, 0)) / Math.sqrt(n);
+    if (side === 0 || last.some((off) => Math.sign(off) !== side || Math.abs(off) < EACH.least)) continue;
+    // One slip, however wild, is no other thing: each counts for so much and no more.
+    const together = last.reduce((sum, off) => sum + Math.min(EACH.most, Math.abs(off)), 0) / Math.sqrt(n);
     if (together > CHANGED_AT) return n;
   }
   return 0;

@@ -3,6 +3,7 @@ import type { Evidence } from '../model/evidence';
 import { paramOf, PARAMS, scopeParts } from '../param';
 import { gramsText, planWhole, type LinePlan, type RunPlan } from '../plan';
 import { allEvidence, withLearned } from './beliefs';
+import { formatDuration, join } from '../quantity';
 import { learn, type Learned } from './learner';
 import { LESSON } from './lessons.words';
 
@@ -92,7 +93,7 @@ function sentences(
     case PARAMS.bakeFactor.key:
     case PARAMS.microFactor.key:
       out.unshift(LESSON.oven(nameOf(of, kitchen), factor));
-      if (clocked) out.push(LESSON.from(minutes(clocked.time.value), minutes(clocked.firstLook.value)));
+      if (clocked) out.push(LESSON.from(told(clocked.time.value), told(clocked.firstLook.value)));
       return out;
     case PARAMS.bindFactor.key:
       out.unshift(LESSON.binder(factor));
@@ -112,9 +113,11 @@ function sentences(
   }
 }
 
-/** To the half minute; to ten seconds where it is short. */
-const minutes = (seconds: number): number =>
-  seconds < 300 ? Math.round(seconds / 10) / 6 : Math.round(seconds / 30) / 2;
+/** As it is set: to the half minute, to ten seconds where it is short. */
+const told = (seconds: number): string => {
+  const step = seconds < 300 ? 10 : 30;
+  return join(formatDuration(Math.round(seconds / step) * step));
+};
 
 const meltOf = ({ pots }: LinePlan): number => pots.reduce((sum, { melt }) => sum + melt.value, 0);
 

@@ -7,7 +7,7 @@ export const LESSON = {
     Math.abs(factor - 1) < 0.01
       ? `${name} bakes as reckoned.`
       : `${name} runs ${percent(factor)} ${factor > 1 ? 'slow' : 'fast'}.`,
-  from: (min: number, lookMin: number) => `From now on {${min * 60} s}, look at {${lookMin * 60} s}.`,
+  from: (time: string, look: string) => `From now on ${time}, look at ${look}.`,
   binder: (factor: number) =>
     Math.abs(factor - 1) < 0.01
       ? 'The crumb takes as much binder as reckoned.'

@@ -51,7 +51,7 @@ const lookMin = (opened: number): number => (opened > 0 ? 0.25 : 0);
 /** A cake out sooner than it was done is raw, later than that dry, and much later burnt: as shares of its time. */
 const DONE = { raw: 0.96, dry: 1.12, burnt: 1.3 } as const;
 /** The middle is wet until this share of its time, and clean from that one on. */
-const SEEN = { wet: 0.86, clean: 0.985, brown: 1.2 } as const;
+export const SEEN = { wet: 0.86, clean: 0.985, brown: 1.2 } as const;
 
 /** What a load truly takes in the oven as it is on this day, s. By the baking model at the oven's real air. */
 export function trueBakeS(plan: LinePlan, { ovenOffK, bakeFactor }: Hidden): number | null {

@@ -22,11 +22,13 @@ export function StatedHere({
   const style = useNumberStyle();
   const docs = useDocuments((state) => state.docs);
   const { beliefs } = kitchen;
-  if (beliefs.length === 0) return null;
+  // What is learned from outcomes stands in the logbook.
+  const stated = beliefs.filter(({ learned }) => !learned);
+  if (stated.length === 0) return null;
   return (
     <Card title="Always in this kitchen">
       <Small>Measured here, and used in every run in place of the usual figure.</Small>
-      {beliefs.map((belief) => {
+      {stated.map((belief) => {
         const label = paramOf(belief.param)?.label ?? belief.param;
         const whose = thingOf(belief.of, kitchen, docs);
         return (
@@ -71,7 +73,7 @@ function sinceText({ seen, since }: Belief): string {
 }
 
 /** The name of what a belief belongs to; empty for the kitchen as a whole. */
-function thingOf(of: string, kitchen: KitchenDoc, docs: Docs): string {
+export function thingOf(of: string, kitchen: KitchenDoc, docs: Docs): string {
   const { kind, id } = scopeParts(of);
   if (id === null) return '';
   if (kind === 'formula') return formulaIn(docs, id)?.name ?? 'a formula that is gone';

@@ -1,9 +1,10 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { observedFactor } from '../../core/bench';
 import type { RunDoc } from '../../core/model/documents';
 import { formatDuration, join } from '../../core/quantity';
 import { runsIn } from '../../state/documents';
-import { useDocuments } from '../../state/store';
+import { useDocuments, useKitchen } from '../../state/store';
 import { momentText } from '../../state/time';
 import { Card } from '../../ui/card';
 import { Screen } from '../../ui/screen';
@@ -11,10 +12,14 @@ import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 import { FINISH_WORDS } from '../runs/CloseSheet';
 import { useRunWords } from '../runs/RunList';
+import { QuietAction } from '../../ui/actions';
+import { KnownHere } from './KnownHere';
+import { Lessons } from './Lessons';
 
 /** What was planned and what happened, for every closed run. */
 export function LogbookScreen() {
   const docs = useDocuments((state) => state.docs);
+  const kitchen = useKitchen();
   const closed = runsIn(docs)
     .filter((run) => run.closed !== null)
     .sort((a, b) => (b.closed?.at ?? 0) - (a.closed?.at ?? 0));
@@ -25,18 +30,19 @@ export function LogbookScreen() {
           <Body>Close a run after baking and it stands here: what was planned beside what came out.</Body>
         </Card>
       ) : null}
-      {closed.map((run) => (
-        <Record key={run.id} run={run} />
+      {closed.map((run, i) => (
+        <Record key={run.id} run={run} latest={i < LATEST} />
       ))}
-      <Small>
-        Records so far. What this kitchen learns from them, its own oven factor first, comes here in a later
-        version.
-      </Small>
+      <KnownHere kitchen={kitchen} />
     </Screen>
   );
 }
 
-function Record({ run }: { readonly run: RunDoc }) {
+/** So many of the last runs show at once what they taught. */
+const LATEST = 2;
+
+function Record({ run, latest }: { readonly run: RunDoc; readonly latest: boolean }) {
+  const [asked, setAsked] = useState(latest);
   const words = useRunWords();
   const { line } = useTokens();
   const { closed } = run;
@@ -63,6 +69,11 @@ function Record({ run }: { readonly run: RunDoc }) {
         <View style={{ borderTopWidth: 1, borderTopColor: line, paddingTop: space(1) }}>
           <Body>{closed.note}</Body>
         </View>
+      ) : null}
+      {asked ? (
+        <Lessons run={run} />
+      ) : (closed.evidence ?? []).length > 0 ? (
+        <QuietAction title="What it taught" onPress={() => setAsked(true)} />
       ) : null}
     </Card>
   );

@@ -7,7 +7,7 @@ import { benchStateOf, goingOn } from '../../core/bench/log';
 import type { FinishKind } from '../../core/plan';
 import { readNumberField } from '../../core/quantity';
 import type { RunPlan } from '../../state/plans';
-import { changeRunOf } from '../../state/store';
+import { closeRun } from '../../state/learned';
 import { Chip, Chips, MainAction } from '../../ui/actions';
 import { FieldFault } from '../../ui/fieldFault';
 import { Sheet } from '../../ui/sheet';
@@ -72,7 +72,7 @@ function CloseForm({ run, whole, onClose }: CloseProps) {
       return;
     }
     onClose();
-    changeRunOf(`Close ${run.name}`, run.id, (now) => ({ ...now, closed: read.value }));
+    closeRun(`Close ${run.name}`, run.id, read.value);
     router.navigate('/logbook');
   };
   return (

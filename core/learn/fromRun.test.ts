@@ -1,0 +1,171 @@
+import { FAMILY_FILES } from '../../demo/families';
+import { recordLook, startClock } from '../bench';
+import type { BenchEvent, ClockDoc, Line, LookSaw, RunFile } from '../model/documents';
+import { runSchema } from '../model/documents';
+import { planWhole, type LinePlan } from '../plan';
+import { inStyle } from '../quantity';
+import { withLearned } from './beliefs';
+import { doneBetween, evidenceOf } from './fromRun';
+import { lessonsOf } from './lessons';
+
+const EVENING = FAMILY_FILES.evening as RunFile;
+const AT = Date.UTC(2026, 10, 28, 16);
+const only = (id: string): RunFile => ({
+  ...EVENING,
+  run: { ...EVENING.run, lines: EVENING.run.lines.filter((line) => line.id === id) },
+});
+const CAKES = only('cupcakes-plain');
+const POPS = only('pops-fresh');
+
+function plan(file: RunFile): LinePlan {
+  const [line] = planWhole(file).lines;
+  if (!line?.planned) throw new Error(line?.fault.fault ?? 'no line');
+  return line;
+}
+
+/** A load that was looked at after these shares of what was expected, and seen so. */
+function load(file: RunFile, ...looks: readonly (readonly [share: number, saw: LookSaw])[]): ClockDoc {
+  const { line, parts } = plan(file);
+  const expectedS = parts.clocked?.time.value ?? 1;
+  const times = { firstLookS: expectedS * 0.85, expectedS, latestS: expectedS * 1.3 };
+  const clock = startClock('c', line.id, 1, parts.clocked?.sizes[0] ?? 1, times, AT - 7_200_000);
+  return looks.reduce(
+    (now, [share, saw]) => recordLook(now, saw, now.startedAt + share * expectedS * 1000),
+    clock,
+  );
+}
+const closedWith = (file: RunFile, over: Partial<RunFile['run']>): RunFile => {
+  const run = { ...file.run, ...over };
+  const evidence = evidenceOf({ ...file, run }, AT);
+  return { ...file, run: { ...run, closed: { at: AT, made: 12, finish: 'gentle', note: '', evidence } } };
+};
+/** The file as it is planned next, with what this one taught. */
+const next = (file: RunFile, taught: RunFile): RunFile => ({
+  ...file,
+  kitchen: withLearned(file.kitchen, [taught.run], AT),
+});
+const wide = (one: LinePlan, id: string) => {
+  const { value, low, high } = one.figure(id);
+  return (high - low) / value;
+};
+
+describe('a load of the oven', () => {
+  it('was done between the last look that was not and the first that was', () => {
+    const clock = load(CAKES, [0.85, 'wet'], [1.05, 'crumbs'], [1.15, 'clean']);
+    const expected = clock.expectedS;
+    const [low, high] = doneBetween(clock);
+    expect(low).toBeCloseTo(expected * 1.05, 6);
+    expect(high).toBeCloseTo(expected * 1.15, 6);
+    // Done at the first look: only that it took no longer.
+    expect(doneBetween(load(CAKES, [0.85, 'clean']))[0]).toBeNull();
+  });
+
+  it('teaches the factor of its oven: the next plan bakes longer, and is surer', () => {
+    const taught = closedWith(CAKES, {
+      clocks: [load(CAKES, [0.9, 'wet'], [1.1, 'crumbs'], [1.16, 'clean'])],
+    });
+    expect(runSchema.safeParse(taught.run).success).toBe(true);
+    const [one] = taught.run.closed?.evidence ?? [];
+    expect(one).toMatchObject({ param: 'bake.factor', taken: 'yes' });
+    expect(one?.low).toBeCloseTo(1.1, 6);
+    expect(one?.high).toBeCloseTo(1.16, 6);
+    const [before, after] = [plan(CAKES), plan(next(CAKES, taught))];
+    const time = before.parts.clocked?.time.id ?? '';
+    expect(after.figure(time).value).toBeGreaterThan(before.figure(time).value * 1.03);
+    expect(after.figure(time).value).toBeLessThan(before.figure(time).value * 1.16);
+    expect(wide(after, time)).toBeLessThan(wide(before, time));
+  });
+
+  it('says the same whatever was learned before: no lesson feeds on itself', () => {
+    const clocks = [load(CAKES, [0.9, 'wet'], [1.1, 'crumbs'], [1.16, 'clean'])];
+    const first = closedWith(CAKES, { clocks });
+    const second = closedWith(next(CAKES, first), { clocks });
+    expect(second.run.closed?.evidence?.map(({ low, high, start }) => [low, high, start])).toEqual(
+      first.run.closed?.evidence?.map(({ low, high, start }) => [low, high, start]),
+    );
+  });
+
+  it('of a slip of the finger teaches nothing until somebody says that it is true', () => {
+    expect(closedWith(CAKES, { clocks: [load(CAKES, [0.1, 'clean'])] }).run.closed?.evidence).toEqual([]);
+  });
+});
+
+describe('what is squeezed and weighed', () => {
+  const told = (chore: string, to: string, answer: string, value?: number, practice?: boolean): BenchEvent =>
+    ({ id: `e${Math.random()}`, at: AT, what: 'answered', chore, to, answer, value, practice }) as BenchEvent;
+
+  it('teaches how much binder the crumb takes', () => {
+    const { dough } = plan(POPS).parts;
+    const need = dough?.need.value ?? 0;
+    // Spoon after spoon until a third more than was reckoned is in.
+    const log: BenchEvent[] = [];
+    for (let added = dough?.first.value ?? 0; added < need * 1.3; added += added < need * 0.9 ? 15 : 5)
+      log.push(told('pops-fresh/bind', 'squeeze', 'crumbles'));
+    log.push(told('pops-fresh/bind', 'squeeze', 'holds'));
+    const taught = closedWith(POPS, { log });
+    const one = (taught.run.closed?.evidence ?? []).find(({ param }) => param === 'bind.factor');
+    expect(one?.high).toBeGreaterThanOrEqual(1.29);
+    expect((one?.high ?? 0) - (one?.low ?? 0)).toBeCloseTo(5 / need, 2);
+    expect(plan(next(POPS, taught)).parts.dough?.need.value).toBeGreaterThan(need * 1.15);
+  });
+
+  it('teaches the thickness of a coat, and nothing where it was read off a practice scale', () => {
+    const each = plan(POPS).parts.coat?.taken.value ?? 0;
+    const weighed = (practice: boolean) =>
+      closedWith(POPS, { log: [told('pops-fresh/dip', 'coat', 'weighed', each * 1.25, practice)] });
+    expect(weighed(true).run.closed?.evidence).toEqual([]);
+    const taught = weighed(false);
+    const after = plan(next(POPS, taught)).parts.coat;
+    expect(after?.taken.value).toBeGreaterThan(each * 1.12);
+    const [lesson] = lessonsOf(taught, [taught.run], AT);
+    expect(inStyle(lesson?.words[0] ?? '')).toMatch(/^The coat comes out \d+ % thicker/);
+    expect(inStyle(lesson?.words[1] ?? '')).toMatch(/^From now on \d+(\.\d)? g on a piece, \d+ g to melt\.$/);
+  });
+
+  it('teaches what baking loses where crumb was weighed', () => {
+    const [bake] = plan(POPS).parts.crumbBakes;
+    const crumbG = bake?.crumb.value ?? 0;
+    const line = { ...POPS.run.lines[0], measured: { [bake?.crumb.id ?? '']: crumbG * 0.97 } } as Line;
+    const taught = closedWith(POPS, { lines: [line] });
+    const one = (taught.run.closed?.evidence ?? []).find(({ param }) => param === 'bake.lossShare');
+    expect(one?.low).toBeGreaterThan(one?.start.value ?? 1);
+    // The same gram of crumb now asks for more batter.
+    const batter = (file: RunFile) => plan(file).parts.crumbBakes[0]?.bowl.own.value ?? 0;
+    expect(batter(next(POPS, taught))).toBeGreaterThan(batter(POPS));
+  });
+});
+
+describe('lessons', () => {
+  it('are said with their figure, and change nothing once refused', () => {
+    const taught = closedWith(CAKES, {
+      clocks: [load(CAKES, [0.9, 'wet'], [1.1, 'crumbs'], [1.16, 'clean'])],
+    });
+    const [lesson] = lessonsOf(taught, [taught.run], AT);
+    expect(inStyle(lesson?.words.join(' ') ?? '')).toMatch(
+      /runs \d+ % slow\. From now on \d+.*min, look at \d+.*min/,
+    );
+    const { closed } = taught.run;
+    const refused = {
+      ...taught.run,
+      closed: closed && {
+        ...closed,
+        evidence: closed.evidence?.map((one) => ({ ...one, taken: 'no' as const })),
+      },
+    };
+    expect(withLearned(CAKES.kitchen, [refused], AT)).toEqual(CAKES.kitchen);
+  });
+
+  it('leave alone what somebody has set by hand, and what was begun afresh', () => {
+    const taught = closedWith(CAKES, {
+      clocks: [load(CAKES, [0.9, 'wet'], [1.1, 'crumbs'], [1.16, 'clean'])],
+    });
+    const of = taught.run.closed?.evidence?.[0]?.of[0] ?? '';
+    const stated = { param: 'bake.factor', of, mean: 0.9, spread: 0, seen: 1, since: null };
+    const kitchen = { ...CAKES.kitchen, beliefs: [...CAKES.kitchen.beliefs, stated] };
+    const ofOven = (some: typeof kitchen) =>
+      some.beliefs.filter((one) => one.of === of && one.param === 'bake.factor');
+    expect(ofOven(withLearned(kitchen, [taught.run], AT))).toEqual([stated]);
+    const anew = { ...CAKES.kitchen, anew: { [`bake.factor@${of}`]: AT + 1 } };
+    expect(withLearned(anew, [taught.run], AT).beliefs).toEqual(CAKES.kitchen.beliefs);
+  });
+});

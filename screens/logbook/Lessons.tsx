@@ -1,0 +1,63 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import type { Lesson } from '../../core/learn';
+import type { RunDoc } from '../../core/model/documents';
+import { paramOf } from '../../core/param';
+import { inStyle, showText } from '../../core/quantity';
+import { lessonsFor, takeLesson } from '../../state/learned';
+import { usePlanner } from '../../state/plans';
+import { useDocuments, useNumberStyle } from '../../state/store';
+import { Chip, Chips } from '../../ui/actions';
+import { Small, Strong } from '../../ui/text';
+import { space, useTokens } from '../../ui/theme';
+
+const TAKEN = [
+  ['yes', 'From now on'],
+  ['wait', 'Not yet'],
+  ['no', 'No, a slip'],
+] as const;
+
+/** What a run taught, each lesson with its figure: taken to heart, kept for later, or refused. */
+export function Lessons({ run }: { readonly run: RunDoc }) {
+  const docs = useDocuments((state) => state.docs);
+  const planner = usePlanner((state) => state.planner);
+  const lessons = useMemo(() => lessonsFor(run, docs, planner), [run, docs, planner]);
+  if (!lessons || lessons.length === 0) return null;
+  return (
+    <View style={{ gap: space(2) }}>
+      <Strong>What it taught</Strong>
+      {lessons.map((lesson) => (
+        <OneLesson key={lesson.key} run={run} lesson={lesson} />
+      ))}
+    </View>
+  );
+}
+
+function OneLesson({ run, lesson }: { readonly run: RunDoc; readonly lesson: Lesson }) {
+  const style = useNumberStyle();
+  const { line } = useTokens();
+  const { now, before, words, taken } = lesson;
+  const unit = paramOf(now.param)?.unit;
+  const shown = (value: number, spread: number) =>
+    unit === undefined
+      ? ''
+      : `${showText(value, unit, style)} ± ${showText(spread, unit === '°C' ? 'K' : unit, style)}`;
+  return (
+    <View style={{ gap: space(1), borderLeftWidth: 3, borderLeftColor: line, paddingLeft: space(2) }}>
+      <Strong style={{ fontSize: 19, lineHeight: 26 }}>{inStyle(words.join(' '), style)}</Strong>
+      <Small soft={false}>
+        {`${paramOf(now.param)?.label ?? now.param}: ${shown(now.mean, now.spread)}, was ${shown(before.mean, before.spread)}; from ${now.seen === 1 ? 'one batch' : `${now.seen} batches`}.`}
+      </Small>
+      <Chips label={`What becomes of it: ${words[0] ?? ''}`}>
+        {TAKEN.map(([id, title]) => (
+          <Chip
+            key={id}
+            title={title}
+            selected={taken === id}
+            onPress={() => takeLesson(run.id, lesson, id)}
+          />
+        ))}
+      </Chips>
+    </View>
+  );
+}

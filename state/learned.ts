@@ -1,0 +1,64 @@
+import type { Closed, Evidence, KitchenDoc, RunDoc } from '../core/model/documents';
+import type { Lesson } from '../core/learn';
+import { kitchenIn, runIn, runsIn, runKey, KITCHEN_KEY, type Docs } from './documents';
+import { fileOf, usePlanner } from './plans';
+import { change, useDocuments } from './store';
+
+/** The kitchen as its closed runs teach it, with one run as it is to be; the kitchen itself where the planner is not in yet. */
+function taught(docs: Docs, run: RunDoc | null, kitchen: KitchenDoc, now: number): KitchenDoc {
+  const { planner } = usePlanner.getState();
+  const runs = runsIn(docs).map((one) => (one.id === run?.id ? run : one));
+  return planner ? planner.withLearned(kitchen, runs, now) : kitchen;
+}
+
+/** Closes a run: what it says of the kitchen is kept with it and taken to heart. One change, which undo takes back whole. */
+export function closeRun(label: string, runId: string, closed: Closed): void {
+  const { docs } = useDocuments.getState();
+  const run = runIn(docs, runId);
+  const { planner } = usePlanner.getState();
+  if (!run) return;
+  const evidence = planner?.evidenceOf(fileOf(run, docs, 0), closed.at) ?? [];
+  const next: RunDoc = { ...run, closed: { ...closed, ...(evidence.length > 0 ? { evidence } : {}) } };
+  change(label, {
+    [runKey(runId)]: next,
+    ...(evidence.length > 0 ? { [KITCHEN_KEY]: taught(docs, next, kitchenIn(docs), closed.at) } : {}),
+  });
+}
+
+/** A lesson is taken to heart, kept for later, or refused. */
+export function takeLesson(runId: string, { evidence, words }: Lesson, taken: Evidence['taken']): void {
+  const { docs } = useDocuments.getState();
+  const run = runIn(docs, runId);
+  if (!run?.closed) return;
+  const mine = new Set(evidence);
+  const next: RunDoc = {
+    ...run,
+    closed: {
+      ...run.closed,
+      evidence: (run.closed.evidence ?? []).map((one) => (mine.has(one.id) ? { ...one, taken } : one)),
+    },
+  };
+  change(words[0] ?? 'A lesson', {
+    [runKey(runId)]: next,
+    [KITCHEN_KEY]: taught(docs, next, kitchenIn(docs), Date.now()),
+  });
+}
+
+/** What a thing was learned is let go: a new oven of the same name, another flour. Outcomes from now on count. */
+export function startAfresh(label: string, param: string, of: string): void {
+  const { docs } = useDocuments.getState();
+  const kitchen = kitchenIn(docs);
+  const now = Date.now();
+  const anew = { ...kitchen.anew, [`${param}@${of}`]: now };
+  change(`${label}: afresh`, { [KITCHEN_KEY]: taught(docs, null, { ...kitchen, anew }, now) });
+}
+
+/** The lessons of a closed run; null while the planner is not in. */
+export function lessonsFor(
+  run: RunDoc,
+  docs: Docs,
+  planner: ReturnType<typeof usePlanner.getState>['planner'],
+): readonly Lesson[] | null {
+  if (!planner) return null;
+  return planner.lessonsOf(fileOf(run, docs, 0), runsIn(docs), run.closed?.at ?? 0);
+}
