@@ -40,7 +40,7 @@ test('a run closed at the bench teaches its oven: the lesson is told, the next p
   await page.getByRole('button', { name: 'Into the logbook' }).click();
   await expect(page.getByText('What it taught')).toBeVisible();
   await expect(page.getByText(/^Hall oven runs \d+ % slow\. From now on .*, look at /)).toBeVisible();
-  await expect(page.getByText(/, was .+ ± .+; from one batch\.$/)).toBeVisible();
+  await expect(page.getByText(/, was ×1\.00, give or take \d+ %; from one batch\.$/)).toBeVisible();
   await expect(page.getByRole('heading', { name: 'What this kitchen has learned' })).toBeVisible();
   const after = await bakingTime(page);
   expect((after.low + after.high) / 2).toBeGreaterThan((before.low + before.high) / 2);
@@ -57,4 +57,28 @@ test('a run closed at the bench teaches its oven: the lesson is told, the next p
   await expect(page.getByRole('heading', { name: 'What this kitchen has learned' })).toBeVisible();
   await page.getByRole('button', { name: /^Begin afresh: .*Hall oven/ }).click();
   expect((await bakingTime(page)).low).toBe(before.low);
+});
+
+test('a run that was baked without the app is logged in a minute, and teaches as much', async ({ page }) => {
+  await openApp(page);
+  const before = await bakingTime(page);
+  await page.goto('/runs/run-lantern-makers-tea/bake');
+  await benchThere(page);
+  await page.getByRole('button', { name: 'It is baked already: log it' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Baked without the app' });
+  await sheet.getByLabel('Good ones that came out').fill('19.5');
+  await sheet.getByLabel('In the oven, a load').fill('28');
+  await sheet.getByRole('radio', { name: 'just right' }).click();
+  await sheet.getByRole('button', { name: 'Into the logbook' }).click();
+  // A fault is told at its field, and nothing is lost.
+  await expect(sheet.getByText('Whole pieces only.')).toBeVisible();
+  await expect(sheet.getByLabel('In the oven, a load')).toHaveValue('28');
+  await sheet.getByLabel('Good ones that came out').fill('19');
+  await sheet.getByLabel('Anything to remember').fill('By the old oven.');
+  await sheet.getByRole('button', { name: 'Into the logbook' }).click();
+  await expect(page.getByRole('heading', { name: 'Logbook' })).toBeVisible();
+  await expect(page.getByText('By the old oven.')).toBeVisible();
+  await expect(page.getByText(/runs \d+ % slow/).first()).toBeVisible();
+  const after = await bakingTime(page);
+  expect(after.low + after.high).toBeGreaterThan(before.low + before.high);
 });

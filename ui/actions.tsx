@@ -52,11 +52,23 @@ export function MainAction({ title, onPress, icon, disabled, large = false, styl
 }
 
 /** A lesser action: ink on paper with a line round it. */
-export function QuietAction({ title, onPress, icon, disabled, large = false, style }: ActionProps) {
+export function QuietAction({
+  title,
+  label,
+  onPress,
+  icon,
+  disabled,
+  large = false,
+  style,
+}: ActionProps & {
+  /** What is read out, where the title alone says too little. */
+  readonly label?: string;
+}) {
   const { ink } = useTokens();
   const wide = useWindowDimensions().width >= WIDE;
   return (
     <Tap
+      {...(label === undefined ? {} : { label })}
       onPress={onPress}
       disabled={disabled}
       style={[STYLES.quiet, large && STYLES.large, wide && STYLES.asWide, style]}

@@ -1,5 +1,6 @@
 import { FAMILY_FILES } from '../../demo/families';
 import { recordLook, startClock } from '../bench';
+import { bakedAfterwards } from '../bench/afterwards';
 import type { BenchEvent, ClockDoc, Line, LookSaw, RunFile } from '../model/documents';
 import { runSchema } from '../model/documents';
 import { planWhole, type LinePlan } from '../plan';
@@ -87,6 +88,40 @@ describe('a load of the oven', () => {
 
   it('of a slip of the finger teaches nothing until somebody says that it is true', () => {
     expect(closedWith(CAKES, { clocks: [load(CAKES, [0.1, 'clean'])] }).run.closed?.evidence).toEqual([]);
+  });
+});
+
+describe('a run that was baked without the app', () => {
+  const remembered = (inside: 'wet' | 'right' | 'dry' | 'burnt', share: number) => {
+    const one = plan(POPS);
+    const { clocked, dough, coat } = one.parts;
+    const told = {
+      lineId: one.line.id,
+      bakedS: (clocked?.time.value ?? 0) * share,
+      inside,
+      binderG: (dough?.need.value ?? 0) * 1.2,
+      coatG: (coat?.taken.value ?? 0) * 1.1,
+    };
+    const run = bakedAfterwards(POPS.run, [one], [told], AT, () => 'clock-1');
+    expect(runSchema.safeParse(run).success).toBe(true);
+    return evidenceOf({ ...POPS, run }, AT);
+  };
+  const factor = (all: ReturnType<typeof remembered>) => all.find(({ param }) => param === 'bake.factor');
+
+  it('teaches by how it was inside: done before it came out, or not yet', () => {
+    expect(factor(remembered('right', 1))?.high).toBeCloseTo(1, 6);
+    expect(factor(remembered('right', 1))?.low).toBeCloseTo(0.92, 6);
+    expect(factor(remembered('dry', 1))?.high).toBeLessThan(1);
+    expect(factor(remembered('wet', 1))).toMatchObject({ high: null });
+    expect(factor(remembered('burnt', 1.2))).toMatchObject({ low: null });
+  });
+
+  it('teaches binder and coat as they were weighed', () => {
+    const all = remembered('right', 1);
+    expect(all.find(({ param }) => param === 'bind.factor')?.low).toBeCloseTo(1.2, 2);
+    expect(all.find(({ param }) => param === 'coat.mm')?.low).toBeGreaterThan(
+      (all.find(({ param }) => param === 'coat.mm')?.start.value ?? 9) * 1.05,
+    );
   });
 });
 

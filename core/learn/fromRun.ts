@@ -3,7 +3,7 @@ import { hurried } from '../bench/clock';
 import { WET_UNTIL } from '../bench/looks';
 import { benchStateOf, type BenchState } from '../bench/log';
 import { stemOf } from '../bench/amounts';
-import type { ClockDoc, Line, RunDoc, RunFile } from '../model/documents';
+import type { ClockDoc, Inside, Line, RunDoc, RunFile } from '../model/documents';
 import type { Evidence } from '../model/evidence';
 import { planWhole, type LinePlan } from '../plan';
 import { PARAMS } from '../param';
@@ -166,12 +166,25 @@ class Seen {
   }
 }
 
+/** When a load was done, as shares of what it was given, by how it was inside. Basis: the shares at which cake is raw, dry, burnt. */
+const INSIDE: Readonly<Record<Inside, Bounds>> = {
+  wet: [1.02, null],
+  right: [0.92, 1],
+  dry: [0.8, 0.92],
+  burnt: [null, 0.8],
+};
+
 /** A look that came at once after a piece was too brown: it was done so much earlier at the least, as a share. */
 const OVER_SHARE = 0.96;
 
 /** Between which times a load was done, s: after the looks that say that it was not, and before the one that says it was. */
-export function doneBetween({ looks, startedAt, endedAt }: ClockDoc): Bounds {
+export function doneBetween({ looks, startedAt, endedAt, inside }: ClockDoc): Bounds {
   if (endedAt === null) return [null, null];
+  if (inside) {
+    const tookS = (endedAt - startedAt) / 1000;
+    const [low, high] = INSIDE[inside];
+    return [low === null ? null : tookS * low, high === null ? null : tookS * high];
+  }
   const last = looks.at(-1);
   const took = (endedAt - startedAt) / 1000;
   // A middle that was wet still had some way to go: left out, what is learned would lag behind every slow oven.
@@ -190,9 +203,9 @@ function baked(seen: Seen, plan: LinePlan, clocks: readonly ClockDoc[]): void {
   const loads = clocks.flatMap((clock) => {
     if (clock.lineId !== plan.line.id || clock.endedAt === null || hurried(clock)) return [];
     const [low, high] = doneBetween(clock);
-    if (high === null) return [];
+    if (low === null && high === null) return [];
     const time = clock.load === clocked.sizes.length && clocked.last ? clocked.last.time : clocked.time;
-    return [{ low, high, figureId: time.id, width: low === null ? Infinity : high - low }];
+    return [{ low, high, figureId: time.id, width: low === null || high === null ? Infinity : high - low }];
   });
   const [best] = loads.sort((a, b) => a.width - b.width);
   if (best)
@@ -200,7 +213,7 @@ function baked(seen: Seen, plan: LinePlan, clocks: readonly ClockDoc[]): void {
       best.figureId,
       micro ? PARAMS.microFactor.key : PARAMS.bakeFactor.key,
       [best.low, best.high],
-      best.low === null ? best.high : (best.low + best.high) / 2,
+      best.low === null || best.high === null ? (best.low ?? best.high ?? 0) : (best.low + best.high) / 2,
     );
 }
 

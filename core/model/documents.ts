@@ -82,6 +82,10 @@ export type LookResult = z.infer<typeof lookResultSchema>;
 export const lookSawSchema = z.enum(['wet', 'crumbs', 'pale', 'clean', 'brown']);
 export type LookSaw = z.infer<typeof lookSawSchema>;
 
+/** How a load was inside, told once it was eaten or cut: what a single look at the end cannot say. */
+export const insideSchema = z.enum(['wet', 'right', 'dry', 'burnt']);
+export type Inside = z.infer<typeof insideSchema>;
+
 export const clockSchema = z.looseObject({
   id,
   lineId: id,
@@ -98,6 +102,7 @@ export const clockSchema = z.looseObject({
   endedAt: moment.nullable(),
   /** Where it stands, where there is more than one place: "upper rack". */
   place: z.string().max(40).optional(),
+  inside: insideSchema.optional(),
   /** Somebody has said that a time far off is a true one. */
   confirmed: z.boolean().optional(),
 });

@@ -14,6 +14,7 @@ import { Tap } from '../../ui/tap';
 import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 import { lineName, spanText } from '../day/day.words';
+import { LogAfter } from '../runs/LogAfter';
 import { Rescue } from '../runs/sums/Rescue';
 import { stageHref } from '../runs/stages';
 import { stemOf } from '../../core/bench/amounts';
@@ -245,15 +246,18 @@ function Away({ run, view }: { readonly run: RunDoc; readonly view: BenchView })
   );
 }
 
-/** The way to a rehearsal, for as long as nothing has happened; or back into the one that was left. */
-export function ToRehearsal({ run }: { readonly run: RunDoc }) {
+/** The ways to a rehearsal and into the log, for as long as nothing has happened at the bench. */
+export function ToRehearsal({ run, whole }: Of) {
   const router = useRouter();
   if (run.closed || run.clocks.length > 0 || countedEvents(run.log ?? []).length > 0) return null;
   return (
-    <QuietAction
-      title={run.rehearsal ? 'On with the rehearsal' : 'Rehearse it first, without flour'}
-      onPress={() => router.navigate({ pathname: '/runs/[id]/rehearse', params: { id: run.id } })}
-    />
+    <>
+      <QuietAction
+        title={run.rehearsal ? 'On with the rehearsal' : 'Rehearse it first, without flour'}
+        onPress={() => router.navigate({ pathname: '/runs/[id]/rehearse', params: { id: run.id } })}
+      />
+      <LogAfter run={run} whole={whole} />
+    </>
   );
 }
 

@@ -1,7 +1,6 @@
 import { View } from 'react-native';
 import type { KitchenDoc } from '../../core/model/documents';
 import { paramOf } from '../../core/param';
-import { formatNumber, showText } from '../../core/quantity';
 import { useNow } from '../../state/clock';
 import { startAfresh } from '../../state/learned';
 import { useDocuments, useNumberStyle } from '../../state/store';
@@ -11,6 +10,7 @@ import { Card } from '../../ui/card';
 import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 import { thingOf } from '../kitchen/StatedHere';
+import { beliefText } from './beliefText';
 
 /** What this kitchen has learned from its outcomes: each with what it started from, from how many, and a way to begin again. */
 export function KnownHere({ kitchen }: { readonly kitchen: KitchenDoc }) {
@@ -27,9 +27,7 @@ export function KnownHere({ kitchen }: { readonly kitchen: KitchenDoc }) {
       {learned.map(({ param, of, mean, spread, seen, since }) => {
         const known = paramOf(param);
         const label = known?.label ?? param;
-        const thing = thingOf(of, kitchen, docs) || 'others of the kind';
-        const text = (value: number) =>
-          known ? showText(value, known.unit, style) : formatNumber(value, 2, style.decimal);
+        const thing = thingOf(of, kitchen, docs) || 'Any other of its kind';
         return (
           <View
             key={`${param}@${of}`}
@@ -42,7 +40,7 @@ export function KnownHere({ kitchen }: { readonly kitchen: KitchenDoc }) {
           >
             <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: space(2) }}>
               <Body style={{ flex: 1 }}>{label}</Body>
-              <Strong>{`${text(mean)} ± ${text(spread)}`}</Strong>
+              <Strong>{beliefText({ param, mean, spread }, style)}</Strong>
             </View>
             <Small>
               {[
@@ -54,7 +52,8 @@ export function KnownHere({ kitchen }: { readonly kitchen: KitchenDoc }) {
                 .join(', ')}
             </Small>
             <QuietAction
-              title={`Begin afresh: ${label.toLowerCase()}, ${thing}`}
+              title="Begin afresh"
+              label={`Begin afresh: ${label.toLowerCase()}, ${thing}`}
               onPress={() => startAfresh(label, param, of)}
             />
           </View>

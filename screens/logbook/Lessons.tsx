@@ -3,13 +3,14 @@ import { View } from 'react-native';
 import type { Lesson } from '../../core/learn';
 import type { RunDoc } from '../../core/model/documents';
 import { paramOf } from '../../core/param';
-import { inStyle, showText } from '../../core/quantity';
+import { inStyle } from '../../core/quantity';
 import { lessonsFor, takeLesson } from '../../state/learned';
 import { usePlanner } from '../../state/plans';
 import { useDocuments, useNumberStyle } from '../../state/store';
 import { Chip, Chips } from '../../ui/actions';
 import { Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
+import { beliefText } from './beliefText';
 
 const TAKEN = [
   ['yes', 'From now on'],
@@ -37,11 +38,7 @@ function OneLesson({ run, lesson }: { readonly run: RunDoc; readonly lesson: Les
   const style = useNumberStyle();
   const { line } = useTokens();
   const { now, before, words, taken } = lesson;
-  const unit = paramOf(now.param)?.unit;
-  const shown = (value: number, spread: number) =>
-    unit === undefined
-      ? ''
-      : `${showText(value, unit, style)} ± ${showText(spread, unit === '°C' ? 'K' : unit, style)}`;
+  const shown = (mean: number, spread: number) => beliefText({ param: now.param, mean, spread }, style);
   return (
     <View style={{ gap: space(1), borderLeftWidth: 3, borderLeftColor: line, paddingLeft: space(2) }}>
       <Strong style={{ fontSize: 19, lineHeight: 26 }}>{inStyle(words.join(' '), style)}</Strong>

@@ -7,7 +7,7 @@ import { runsIn } from '../../state/documents';
 import { useDocuments, useKitchen } from '../../state/store';
 import { momentText } from '../../state/time';
 import { Card } from '../../ui/card';
-import { Screen } from '../../ui/screen';
+import { Columns, Screen } from '../../ui/screen';
 import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 import { FINISH_WORDS } from '../runs/CloseSheet';
@@ -24,16 +24,22 @@ export function LogbookScreen() {
     .filter((run) => run.closed !== null)
     .sort((a, b) => (b.closed?.at ?? 0) - (a.closed?.at ?? 0));
   return (
-    <Screen title="Logbook">
+    <Screen title="Logbook" broad>
       {closed.length === 0 ? (
         <Card title="No run is closed yet">
           <Body>Close a run after baking and it stands here: what was planned beside what came out.</Body>
         </Card>
       ) : null}
-      {closed.map((run, i) => (
-        <Record key={run.id} run={run} latest={i < LATEST} />
-      ))}
-      <KnownHere kitchen={kitchen} />
+      <Columns>
+        {closed.length > 0 ? (
+          <View style={{ gap: space(2) }}>
+            {closed.map((run, i) => (
+              <Record key={run.id} run={run} latest={i < LATEST} />
+            ))}
+          </View>
+        ) : null}
+        <KnownHere kitchen={kitchen} />
+      </Columns>
     </Screen>
   );
 }

@@ -75,7 +75,7 @@ function Bench({ run: { id }, run: now }: { readonly run: RunDoc }) {
               {run.closed ? null : <Meanwhile run={run} whole={whole} view={view} />}
             </View>
           </Columns>
-          <ToRehearsal run={run} />
+          <ToRehearsal run={run} whole={whole} />
           {run.closed ? null : <Instruments />}
           {wide ? null : <Look />}
           <CloseSheet run={run} whole={whole} visible={closing} onClose={() => setClosing(false)} />

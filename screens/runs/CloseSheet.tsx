@@ -1,17 +1,19 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
-import { closedSchema, type Closed, type RunDoc } from '../../core/model/documents';
+import { closedSchema, type Closed, type Inside, type RunDoc } from '../../core/model/documents';
 import { readWith } from '../../core/exchange/readWith';
 import { benchStateOf, goingOn } from '../../core/bench/log';
 import type { FinishKind } from '../../core/plan';
 import { readNumberField } from '../../core/quantity';
 import type { RunPlan } from '../../state/plans';
 import { closeRun } from '../../state/learned';
+import { changeRunOf } from '../../state/store';
 import { Chip, Chips, MainAction } from '../../ui/actions';
 import { FieldFault } from '../../ui/fieldFault';
 import { Sheet } from '../../ui/sheet';
 import { Small } from '../../ui/text';
+import { INSIDE } from './LogAfter';
 
 export const FINISH_WORDS: Readonly<Record<FinishKind, string>> = {
   sunk: 'sunk',
@@ -54,6 +56,7 @@ function CloseForm({ run, whole, onClose }: CloseProps) {
   }, 0);
   const [made, setMade] = useState(String(Math.max(0, made0 - fewer)));
   const [finish, setFinish] = useState<Closed['finish']>(said?.kind ?? 'gentle');
+  const [inside, setInside] = useState<Inside | null>(null);
   const [note, setNote] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const close = () => {
@@ -72,6 +75,11 @@ function CloseForm({ run, whole, onClose }: CloseProps) {
       return;
     }
     onClose();
+    if (inside !== null)
+      changeRunOf(`Inside: ${inside}`, run.id, (now) => ({
+        ...now,
+        clocks: now.clocks.map((clock) => ({ ...clock, inside })),
+      }));
     closeRun(`Close ${run.name}`, run.id, read.value);
     router.navigate('/logbook');
   };
@@ -100,6 +108,21 @@ function CloseForm({ run, whole, onClose }: CloseProps) {
                 title={FINISH_WORDS[kind]}
                 selected={kind === finish}
                 onPress={() => setFinish(kind)}
+              />
+            ))}
+          </Chips>
+        </>
+      ) : null}
+      {run.clocks.some(({ endedAt }) => endedAt !== null) ? (
+        <>
+          <Small>Inside they were. Leave it open, and the last look counts.</Small>
+          <Chips label="Inside they were">
+            {INSIDE.map(([id, title]) => (
+              <Chip
+                key={id}
+                title={title}
+                selected={inside === id}
+                onPress={() => setInside(inside === id ? null : id)}
               />
             ))}
           </Chips>

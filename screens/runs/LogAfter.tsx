@@ -1,0 +1,216 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import { bakedAfterwards, type Remembered } from '../../core/bench/afterwards';
+import type { Inside, RunDoc } from '../../core/model/documents';
+import type { LinePlan } from '../../core/plan';
+import { fromShown, readNumberField, showText, typedUnit, type NumberStyle } from '../../core/quantity';
+import { steadyNow } from '../../state/clock';
+import { newId } from '../../state/ids';
+import { closeRun } from '../../state/learned';
+import type { RunPlan } from '../../state/plans';
+import { changeRunOf, useNumberStyle } from '../../state/store';
+import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
+import { FieldFault } from '../../ui/fieldFault';
+import { Sheet } from '../../ui/sheet';
+import { Small, Strong } from '../../ui/text';
+import { space } from '../../ui/theme';
+import { lineName } from '../day/day.words';
+
+/** How a load was inside, in a baker's words. */
+export const INSIDE: readonly (readonly [Inside, string])[] = [
+  ['wet', 'still wet'],
+  ['right', 'just right'],
+  ['dry', 'a little dry'],
+  ['burnt', 'burnt'],
+];
+
+interface Field {
+  readonly id: 'made' | 'baked' | 'binder' | 'coat';
+  readonly label: string;
+  readonly unit: 'pieces' | 'min' | 'g';
+  readonly max: number;
+  readonly expected: string;
+}
+
+/** What can be remembered of a line, each beside what was planned. */
+function fieldsOf({ parts }: LinePlan, style: NumberStyle): Field[] {
+  const { clocked, dough, coat, count } = parts;
+  const field = (
+    id: Field['id'],
+    label: string,
+    unit: Field['unit'],
+    max: number,
+    expected: string,
+  ): Field => ({
+    id,
+    label,
+    unit,
+    max,
+    expected,
+  });
+  const made = Math.round(count.made.value);
+  return [
+    field('made', 'Good ones that came out', 'pieces', 5000, `planned ${made}`),
+    ...(clocked
+      ? [
+          field(
+            'baked',
+            'In the oven, a load',
+            'min',
+            600,
+            `planned ${Math.round(clocked.time.value / 60)} min`,
+          ),
+        ]
+      : []),
+    ...(dough && dough.need.value > 0
+      ? [
+          field(
+            'binder',
+            'Binder that went in',
+            'g',
+            100_000,
+            `planned ${showText(dough.need.value, 'g', style)}`,
+          ),
+        ]
+      : []),
+    ...(coat
+      ? [field('coat', 'Coat on one piece', 'g', 500, `planned ${showText(coat.taken.value, 'g', style)}`)]
+      : []),
+  ];
+}
+
+/** What stands in a field on a phone. */
+const SHORT: Readonly<Record<Field['id'], string>> = {
+  made: 'Good ones',
+  baked: 'In the oven',
+  binder: 'Binder',
+  coat: 'Coat on one',
+};
+
+type Texts = Readonly<Record<string, string>>;
+
+/** A run that was baked without the app, told in a minute: only what somebody remembers. */
+export function LogAfter({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <QuietAction title="It is baked already: log it" onPress={() => setOpen(true)} />
+      <Sheet title="Baked without the app" visible={open} onClose={() => setOpen(false)}>
+        {open ? <LogForm run={run} whole={whole} onDone={() => setOpen(false)} /> : null}
+      </Sheet>
+    </>
+  );
+}
+
+function LogForm({
+  run,
+  whole,
+  onDone,
+}: {
+  readonly run: RunDoc;
+  readonly whole: RunPlan;
+  readonly onDone: () => void;
+}) {
+  const router = useRouter();
+  const style = useNumberStyle();
+  const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
+  const [texts, setTexts] = useState<Texts>({});
+  const [inside, setInside] = useState<Readonly<Record<string, Inside>>>({});
+  const [note, setNote] = useState('');
+  const [faults, setFaults] = useState<Texts>({});
+  const keyOf = (plan: LinePlan, field: Field) => `${plan.line.id}/${field.id}`;
+  const save = () => {
+    const wrong: Record<string, string> = {};
+    const values: Record<string, number> = {};
+    for (const plan of plans)
+      for (const field of fieldsOf(plan, style)) {
+        const key = keyOf(plan, field);
+        const text = (texts[key] ?? '').trim();
+        if (text === '') continue;
+        const typed = readNumberField(text);
+        const value = typed === null ? null : field.unit === 'g' ? fromShown(typed, 'g', style) : typed;
+        if (value === null) wrong[key] = 'Write a number, or leave it empty.';
+        else if (value < 0 || value > field.max) wrong[key] = `Between 0 and ${field.max}.`;
+        else if (field.unit === 'pieces' && !Number.isInteger(value)) wrong[key] = 'Whole pieces only.';
+        else values[key] = value;
+      }
+    setFaults(wrong);
+    if (Object.keys(wrong).length > 0) return;
+    const at = steadyNow();
+    const remembered = plans.map((plan): Remembered => {
+      const value = (id: Field['id']) => values[`${plan.line.id}/${id}`] ?? null;
+      const minutes = value('baked');
+      return {
+        lineId: plan.line.id,
+        bakedS: minutes === null || minutes === 0 ? null : minutes * 60,
+        inside: inside[plan.line.id] ?? null,
+        binderG: value('binder'),
+        coatG: value('coat'),
+      };
+    });
+    const made = plans.reduce(
+      (sum, plan) => sum + (values[`${plan.line.id}/made`] ?? Math.round(plan.parts.count.made.value)),
+      0,
+    );
+    const finish = plans.map(({ parts }) => parts.finish).find((one) => one !== null)?.kind ?? 'gentle';
+    onDone();
+    changeRunOf(`${run.name}: as it was baked`, run.id, (now) =>
+      bakedAfterwards(now, plans, remembered, at, () => newId('clock')),
+    );
+    closeRun(`Log ${run.name}`, run.id, { at, made, finish, note: note.trim() });
+    router.navigate('/logbook');
+  };
+  return (
+    <View style={{ gap: space(2) }}>
+      <Small soft={false}>Only what you remember: what is left empty teaches nothing.</Small>
+      {plans.map((plan) => (
+        <View key={plan.line.id} style={{ gap: space(1) }}>
+          {plans.length > 1 ? <Strong>{lineName(run, plan.line.id)}</Strong> : null}
+          {fieldsOf(plan, style).map((field) => {
+            const key = keyOf(plan, field);
+            const unit = field.unit === 'g' ? typedUnit('g', style) : field.unit;
+            return (
+              <View key={key}>
+                <TextInput
+                  mode="outlined"
+                  label={`${SHORT[field.id]}, ${unit} (${field.expected})`}
+                  aria-label={field.label}
+                  value={texts[key] ?? ''}
+                  inputMode="decimal"
+                  onChangeText={(text) => setTexts({ ...texts, [key]: text })}
+                  error={faults[key] !== undefined}
+                />
+                <FieldFault words={faults[key] ?? null} />
+              </View>
+            );
+          })}
+          {plan.parts.clocked ? <Small soft={false}>Inside they were</Small> : null}
+          {plan.parts.clocked ? (
+            <Chips label={`Inside it was, ${lineName(run, plan.line.id)}`}>
+              {INSIDE.map(([id, title]) => (
+                <Chip
+                  key={id}
+                  title={title}
+                  selected={inside[plan.line.id] === id}
+                  onPress={() => setInside({ ...inside, [plan.line.id]: id })}
+                />
+              ))}
+            </Chips>
+          ) : null}
+        </View>
+      ))}
+      <TextInput
+        mode="outlined"
+        label="Anything to remember"
+        aria-label="Anything to remember"
+        value={note}
+        onChangeText={setNote}
+        multiline
+        maxLength={2000}
+      />
+      <MainAction title="Into the logbook" onPress={save} large />
+    </View>
+  );
+}
