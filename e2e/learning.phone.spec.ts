@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { benchThere, bringIn } from './benchSteps';
 import { expect, openApp, test } from './fixtures';
@@ -79,6 +80,12 @@ test('a run that was baked without the app is logged in a minute, and teaches as
   await expect(page.getByRole('heading', { name: 'Logbook' })).toBeVisible();
   await expect(page.getByText('By the old oven.')).toBeVisible();
   await expect(page.getByText(/runs \d+ % slow/).first()).toBeVisible();
+  // What happened goes out as a table.
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Expected and came' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('outcomes.csv');
+  expect(readFileSync(await file.path(), 'utf8')).toMatch(/\r\nrun-lantern-makers-tea,.*bake\.factor,oven:/);
   const after = await bakingTime(page);
   expect(after.low + after.high).toBeGreaterThan(before.low + before.high);
 });

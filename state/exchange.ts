@@ -166,10 +166,12 @@ export function saveFile(name: string, text: string, type = 'application/json'):
 
 /** A name for a file: letters, digits and dashes. */
 export const fileName = (name: string, kind: 'run' | 'piece' = 'run'): string =>
-  `${
-    name
-      .normalize('NFKD')
-      .replace(/[^\p{L}\p{N}]+/gu, '-')
-      .replace(/^-|-$/g, '')
-      .slice(0, 60) || kind
-  }.${kind}.json`;
+  `${fileStem(name) || kind}.${kind}.json`;
+
+/** The same without what kind it is of. */
+export const fileStem = (name: string): string =>
+  name
+    .normalize('NFKD')
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 60);

@@ -1,3 +1,5 @@
+import { recipeLd, recipeMarkdown } from '../../core/exchange/recipe';
+import { fileStem, saveFile } from '../../state/exchange';
 import { counted } from '../../core/quantity';
 import { useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState } from 'react';
@@ -150,6 +152,26 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
           change(`Duplicate ${doc.name}`, { [formulaKey(copy.id)]: copy });
           router.navigate({ pathname: '/formulas/[id]', params: { id: copy.id } });
         }}
+      />
+      <QuietAction
+        title="Save as a recipe file"
+        label="Save as a recipe file that other programs read"
+        icon="down"
+        onPress={() =>
+          saveFile(
+            `${fileStem(doc.name) || 'formula'}.recipe.json`,
+            recipeLd({ ...doc, text }),
+            'application/ld+json',
+          )
+        }
+      />
+      <QuietAction
+        title="Save as text"
+        label="Save as text in Markdown"
+        icon="down"
+        onPress={() =>
+          saveFile(`${fileStem(doc.name) || 'formula'}.md`, recipeMarkdown({ ...doc, text }), 'text/markdown')
+        }
       />
       <QuietAction
         title={

@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { observedFactor } from '../../core/bench';
-import type { RunDoc } from '../../core/model/documents';
+import { beliefsCsv, logCsv, outcomesCsv } from '../../core/exchange/tables';
+import type { KitchenDoc, RunDoc } from '../../core/model/documents';
+import { saveFile } from '../../state/exchange';
 import { formatDuration, join } from '../../core/quantity';
 import { runsIn } from '../../state/documents';
 import { useDocuments, useKitchen } from '../../state/store';
@@ -38,9 +40,31 @@ export function LogbookScreen() {
             ))}
           </View>
         ) : null}
-        <KnownHere kitchen={kitchen} />
+        <View style={{ gap: space(2) }}>
+          <KnownHere kitchen={kitchen} />
+          {closed.length > 0 ? <Tables runs={closed} kitchen={kitchen} /> : null}
+        </View>
       </Columns>
     </Screen>
+  );
+}
+
+/** The logbook as tables that every spreadsheet reads. */
+function Tables({ runs, kitchen }: { readonly runs: readonly RunDoc[]; readonly kitchen: KitchenDoc }) {
+  const save = (name: string, text: string) => saveFile(`${name}.csv`, text, 'text/csv');
+  return (
+    <Card title="As tables">
+      <Small soft={false}>For a spreadsheet: a comma between cells, dates as 2026-11-28.</Small>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
+        <QuietAction title="What happened" icon="down" onPress={() => save('log', logCsv(runs))} />
+        <QuietAction
+          title="Expected and came"
+          icon="down"
+          onPress={() => save('outcomes', outcomesCsv(runs))}
+        />
+        <QuietAction title="What is known" icon="down" onPress={() => save('known', beliefsCsv(kitchen))} />
+      </View>
+    </Card>
   );
 }
 

@@ -1,0 +1,140 @@
+import type { KitchenDoc, RunDoc } from '../model/documents';
+import { paramOf } from '../param';
+import { csvText } from './csv';
+
+/** A moment as text that every program reads: 2026-11-28T16:00:00.000Z. */
+const iso = (at: number): string => new Date(at).toISOString();
+
+/** What happened, an event a row: of all runs, the first first. */
+export function logCsv(runs: readonly RunDoc[]): string {
+  const rows = runs.flatMap(({ id, name, log = [], clocks, closed }) => [
+    ...log.map((event) => {
+      const { at, what } = event;
+      const chore = 'chore' in event && typeof event.chore === 'string' ? event.chore : null;
+      const line =
+        'lineId' in event && typeof event.lineId === 'string' ? event.lineId : (chore?.split('/')[0] ?? null);
+      const answer =
+        event.what === 'answered'
+          ? `${event.to}: ${event.answer}`
+          : event.what === 'weighed'
+            ? event.of
+            : null;
+      const value =
+        event.what === 'answered'
+          ? (event.value ?? null)
+          : event.what === 'weighed'
+            ? event.massG
+            : event.what === 'lost' || event.what === 'counted'
+              ? event.pieces
+              : event.what === 'not yet'
+                ? event.moreS
+                : null;
+      return { at, row: [id, name, iso(at), what, line, chore, answer, value] as const };
+    }),
+    ...clocks.flatMap((clock) => [
+      {
+        at: clock.startedAt,
+        row: [
+          id,
+          name,
+          iso(clock.startedAt),
+          'load in',
+          clock.lineId,
+          `load ${clock.load}`,
+          null,
+          clock.pieces,
+        ] as const,
+      },
+      ...clock.looks.map(({ at, saw, result }) => ({
+        at,
+        row: [
+          id,
+          name,
+          iso(at),
+          'looked',
+          clock.lineId,
+          `load ${clock.load}`,
+          saw ?? result,
+          Math.round((at - clock.startedAt) / 1000),
+        ] as const,
+      })),
+    ]),
+    ...(closed
+      ? [
+          {
+            at: closed.at,
+            row: [
+              id,
+              name,
+              iso(closed.at),
+              'closed',
+              null,
+              null,
+              closed.note || closed.finish,
+              closed.made,
+            ] as const,
+          },
+        ]
+      : []),
+  ]);
+  return csvText(
+    ['run', 'name', 'at', 'what', 'line', 'step', 'said', 'value'],
+    rows.sort((a, b) => a.at - b.at).map(({ row }) => row),
+  );
+}
+
+/** What was expected and what came, an outcome a row. */
+export const outcomesCsv = (runs: readonly RunDoc[]): string =>
+  csvText(
+    [
+      'run',
+      'name',
+      'at',
+      'line',
+      'parameter',
+      'of',
+      'low',
+      'high',
+      'start',
+      'start_spread',
+      'figure',
+      'expected',
+      'came',
+      'taken',
+    ],
+    runs.flatMap(({ id, name, closed }) =>
+      (closed?.evidence ?? []).map((one) => [
+        id,
+        name,
+        iso(one.at),
+        one.lineId,
+        one.param,
+        one.of[0] ?? null,
+        one.low,
+        one.high,
+        one.start.value,
+        one.start.spread,
+        one.seen?.figureId ?? null,
+        one.seen?.expected ?? null,
+        one.seen?.came ?? null,
+        one.taken,
+      ]),
+    ),
+  );
+
+/** What the kitchen holds of its things, set by hand or learned. */
+export const beliefsCsv = ({ beliefs }: Pick<KitchenDoc, 'beliefs'>): string =>
+  csvText(
+    ['parameter', 'label', 'unit', 'of', 'mean', 'spread', 'seen', 'since', 'learned'],
+    beliefs.map(({ param, of, mean, spread, seen, since, learned }) => [
+      param,
+      paramOf(param)?.label ?? null,
+      paramOf(param)?.unit ?? null,
+      of,
+      mean,
+      spread,
+      seen,
+      since,
+      learned === true,
+    ]),
+  );
