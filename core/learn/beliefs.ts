@@ -17,7 +17,7 @@ export function allEvidence(
 ): Evidence[] {
   return runs.flatMap(({ closed }) =>
     (closed?.evidence ?? []).filter(
-      ({ param, of, at }) => at >= (anew[`${param}@${of[0] ?? ''}`] ?? -Infinity),
+      ({ param, of, at }) => at > (anew[`${param}@${of[0] ?? ''}`] ?? -Infinity),
     ),
   );
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
 import { observedFactor } from '../../core/bench';
 import { beliefsCsv, logCsv, outcomesCsv } from '../../core/exchange/tables';
 import type { KitchenDoc, RunDoc } from '../../core/model/documents';
@@ -8,6 +9,7 @@ import { formatDuration, join } from '../../core/quantity';
 import { runsIn } from '../../state/documents';
 import { useDocuments, useKitchen } from '../../state/store';
 import { momentText } from '../../state/time';
+import { Again } from '../runs/Again';
 import { Card } from '../../ui/card';
 import { Columns, Screen } from '../../ui/screen';
 import { Body, Small, Strong } from '../../ui/text';
@@ -25,6 +27,20 @@ export function LogbookScreen() {
   const closed = runsIn(docs)
     .filter((run) => run.closed !== null)
     .sort((a, b) => (b.closed?.at ?? 0) - (a.closed?.at ?? 0));
+  const words = useRunWords();
+  const [sought, setSought] = useState('');
+  const [shown, setShown] = useState(PAGE);
+  const parts = sought.toLowerCase().split(/\s+/).filter(Boolean);
+  // What stands there is said once a text is sought: of thousands of batches nobody asks on every visit.
+  const found =
+    parts.length === 0
+      ? closed
+      : closed.filter((run) => {
+          const { at = 0, note = '', finish = '' } = run.closed ?? {};
+          const text = `${run.name} ${words(run)} ${momentText(at)} ${finish} ${note}`.toLowerCase();
+          return parts.every((part) => text.includes(part));
+        });
+  const latest = new Set(closed.slice(0, LATEST).map(({ id }) => id));
   return (
     <Screen title="Logbook" broad>
       {closed.length === 0 ? (
@@ -35,9 +51,30 @@ export function LogbookScreen() {
       <Columns>
         {closed.length > 0 ? (
           <View style={{ gap: space(2) }}>
-            {closed.map((run, i) => (
-              <Record key={run.id} run={run} latest={i < LATEST} />
+            {closed.length > FEW ? (
+              <TextInput
+                mode="outlined"
+                label="Look for a batch"
+                aria-label="Look for a batch"
+                value={sought}
+                onChangeText={(text) => {
+                  setSought(text);
+                  setShown(PAGE);
+                }}
+              />
+            ) : null}
+            {found.length === 0 ? (
+              <Body>No batch has that in its name, its pieces, its day or its note.</Body>
+            ) : null}
+            {found.slice(0, shown).map((run) => (
+              <Record key={run.id} run={run} latest={latest.has(run.id)} />
             ))}
+            {found.length > shown ? (
+              <QuietAction
+                title={`${Math.min(PAGE, found.length - shown)} more of ${found.length - shown}`}
+                onPress={() => setShown(shown + PAGE)}
+              />
+            ) : null}
           </View>
         ) : null}
         <View style={{ gap: space(2) }}>
@@ -67,6 +104,10 @@ function Tables({ runs, kitchen }: { readonly runs: readonly RunDoc[]; readonly 
     </Card>
   );
 }
+
+/** So many batches are looked through without searching, and so many stand there at once. */
+const FEW = 4;
+const PAGE = 20;
 
 /** So many of the last runs show at once what they taught. */
 const LATEST = 2;
@@ -105,6 +146,7 @@ function Record({ run, latest }: { readonly run: RunDoc; readonly latest: boolea
       ) : (closed.evidence ?? []).length > 0 ? (
         <QuietAction title="What it taught" onPress={() => setAsked(true)} />
       ) : null}
+      <Again run={run} title="Bake it again" label={`Bake ${run.name} again, on another date`} />
     </Card>
   );
 }

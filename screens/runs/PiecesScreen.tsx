@@ -3,31 +3,22 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { Family, RunDoc } from '../../core/model/documents';
 import { newLine } from '../../core/line/newLine';
-import { runAgain } from '../../core/line/runAgain';
 import { lineFromPiece } from '../../core/model/pieceDoc';
 import { shareLots } from '../../core/line/lots';
 import { useNow } from '../../state/clock';
 import { piecesIn, runKey } from '../../state/documents';
 import { newId } from '../../state/ids';
 import { useRunNow, type RunPlan } from '../../state/plans';
-import {
-  change,
-  changeLines,
-  changeRun,
-  changeRunOf,
-  useDocuments,
-  useKitchen,
-  useScreen,
-} from '../../state/store';
-import { onText, whenText } from '../../state/time';
+import { change, changeLines, changeRunOf, useDocuments, useKitchen, useScreen } from '../../state/store';
+import { whenText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { FieldFault } from '../../ui/fieldFault';
 import { ChoiceSheet, Sentence, Value, Words } from '../../ui/sentence';
 import { TextSheet, nameFault } from '../../ui/textSheet';
-import { WhenSheet } from '../../ui/whenSheet';
 import { EXTRA_WIDE } from '../../ui/theme';
 import { useFormulas } from './pieces/fields';
+import { Again, AskWhen } from './Again';
 import { LineCard } from './pieces/LineCard';
 import { KitchenAsk } from './KitchenAsk';
 import { RunFrame } from './RunFrame';
@@ -107,22 +98,6 @@ function Ready({ run }: { readonly run: RunDoc }) {
   );
 }
 
-/** Asks for an hour, from the run's own on; null where nobody gives one. */
-function AskWhen({
-  run,
-  asking,
-  onDone,
-}: {
-  readonly run: RunDoc;
-  readonly asking: boolean;
-  readonly onDone: (readyAt: string | null) => void;
-}) {
-  const now = useNow(60_000);
-  return (
-    <WhenSheet visible={asking} value={run.readyAt} now={now} onClose={() => onDone(null)} onSave={onDone} />
-  );
-}
-
 /** Another line in the same run: of any family, to be worded afterwards. */
 function AnotherLine({ run }: { readonly run: RunDoc }) {
   const kitchen = useKitchen();
@@ -181,34 +156,6 @@ function AnotherLine({ run }: { readonly run: RunDoc }) {
         ]}
         onClose={() => setChoosing(false)}
         onChoose={add}
-      />
-    </>
-  );
-}
-
-/** The same run for another date. */
-function Again({ run }: { readonly run: RunDoc }) {
-  const now = useNow(60_000);
-  const router = useRouter();
-  const [asking, setAsking] = useState(false);
-  return (
-    <>
-      <QuietAction title="The same for another date" icon="runs" onPress={() => setAsking(true)} />
-      <AskWhen
-        run={run}
-        asking={asking}
-        onDone={(readyAt) => {
-          setAsking(false);
-          if (!readyAt) return;
-          // A date in its name is the old one's.
-          const name = `${run.name.replace(`, ${onText(run.readyAt)}`, '')}, ${onText(readyAt)}`.slice(
-            0,
-            120,
-          );
-          const again = runAgain(run, { id: newId('run'), name, createdAt: now, readyAt });
-          changeRun(`${run.name} again`, again);
-          router.navigate(stageHref(again.id, 'glance'));
-        }}
       />
     </>
   );
