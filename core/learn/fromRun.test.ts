@@ -126,8 +126,22 @@ describe('a run that was baked without the app', () => {
 });
 
 describe('what is squeezed and weighed', () => {
-  const told = (chore: string, to: string, answer: string, value?: number, practice?: boolean): BenchEvent =>
-    ({ id: `e${Math.random()}`, at: AT, what: 'answered', chore, to, answer, value, practice }) as BenchEvent;
+  const told = (
+    chore: string,
+    to: string,
+    answer: string,
+    value?: number,
+    practice?: boolean,
+  ): BenchEvent => ({
+    id: `e${Math.random()}`,
+    at: AT,
+    what: 'answered',
+    chore,
+    to,
+    answer,
+    value,
+    practice,
+  });
 
   it('teaches how much binder the crumb takes', () => {
     const { dough } = plan(POPS).parts;

@@ -51,12 +51,16 @@ export function edit(line: Line, action: LineAction): Line {
 
 /** The same line once more, under an id of its own: nothing of it weighed, nothing ticked off, its bowl shared again. */
 export function copyOf({ apart: _, ...line }: Line, id: string): Line {
-  return { ...line, id, measured: {}, ticks: [] } as Line;
+  return { ...line, id, measured: {}, ticks: [] };
 }
 
 /** So many more of a line that is in work already: mixed in a bowl of their own, as nothing is left of the first. */
-export const moreOf = (line: Line, id: string, count: number): Line =>
-  ({ ...copyOf(line, id), count, lots: [], apart: true }) as Line;
+export const moreOf = (line: Line, id: string, count: number): Line => ({
+  ...copyOf(line, id),
+  count,
+  lots: [],
+  apart: true,
+});
 
 /** An id that no line of a run has, made of another one. */
 export function freeId(lines: readonly Pick<Line, 'id'>[], wanted: string): string {

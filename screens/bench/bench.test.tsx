@@ -3,7 +3,7 @@ import { useBenchLook } from '../../state/benchView';
 import { useDocuments } from '../../state/store';
 import { BakeScreen } from '../runs/BakeScreen';
 import { ClockStrip } from '../shell/ClockStrip';
-import { act, layOutDemo, open, run, screen, tap, waitFor, words } from '../test-utils/open';
+import { act, layOutDemo, open, run, screen, setNow, tap, waitFor, words } from '../test-utils/open';
 
 jest.mock('expo-router', () => {
   const utils: { router: unknown } = jest.requireActual('../test-utils/open');
@@ -15,8 +15,7 @@ const RUN = 'run-lantern-evening';
 const log = () => run(RUN).log ?? [];
 
 /** On the day itself, so many minutes after the hour at which its first step begins. */
-const at = (minutes: number) =>
-  jest.spyOn(Date, 'now').mockReturnValue(new Date(2026, 10, 28, 13, 0).getTime() + minutes * 60_000);
+const at = (minutes: number) => setNow(new Date(2026, 10, 28, 13, 0).getTime() + minutes * 60_000);
 
 beforeEach(async () => {
   await layOutDemo();

@@ -2,6 +2,7 @@ import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testi
 import type { ReactElement } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import type { CupcakeLine, FormulaDoc, RunDoc } from '../../core/model/documents';
+import { steadyNow } from '../../state/clock';
 import { formulaKey, runKey } from '../../state/documents';
 import { loadPlanner } from '../../state/plans';
 import { useDocuments, useScreen } from '../../state/store';
@@ -14,12 +15,24 @@ export const RUN = 'run-lantern-evening';
 
 export const router = { navigate: jest.fn(), replace: jest.fn() };
 
+/**
+ * Puts the clock on the wall to a moment, and the steady one with it: by way of a month later, as a date that was wrong is
+ * followed. The day on which tests are run may be the very day that they are about.
+ */
+export function setNow(at: number): void {
+  const wall = jest.spyOn(Date, 'now');
+  for (const ms of [at + 30 * 86_400_000, at]) {
+    wall.mockReturnValue(ms);
+    steadyNow();
+  }
+}
+
 /** Every test starts from the demo as on a first start, at the same hour. */
 export async function layOutDemo(): Promise<void> {
   cleanup();
   router.navigate.mockClear();
   router.replace.mockClear();
-  jest.spyOn(Date, 'now').mockReturnValue(NOW);
+  setNow(NOW);
   useScreen.setState({ why: null, lines: {} });
   useDocuments.setState({ docs: {}, undoable: [], aside: [], unsaved: null, ready: false });
   await act(() => loadPlanner(() => Promise.resolve(planning)));
