@@ -208,7 +208,11 @@ function baked(
   while (clock.endedAt === null) {
     const next = nextLookAt(clock);
     const share = (next - at) / 1000 / doneS;
-    clock = recordLook(clock, share >= 1 ? 'clean' : share > SEEN.wet ? 'crumbs' : 'wet', next);
+    clock = recordLook(
+      clock,
+      share >= SEEN.brown ? 'brown' : share >= 1 ? 'clean' : share > SEEN.wet ? 'crumbs' : 'wet',
+      next,
+    );
   }
   const needG = (bound.parts.dough?.need.value ?? 0) * Math.exp(came.binder);
   const log: NonNullable<RunDoc['log']> = [];

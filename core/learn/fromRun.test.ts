@@ -57,8 +57,11 @@ describe('a load of the oven', () => {
     const [low, high] = doneBetween(clock);
     expect(low).toBeCloseTo(expected * 1.05, 6);
     expect(high).toBeCloseTo(expected * 1.15, 6);
-    // Done at the first look: only that it took no longer.
-    expect(doneBetween(load(CAKES, [0.85, 'clean']))[0]).toBeNull();
+    // Done at the first look that was told: not long before, or it would be too brown.
+    const [from, to] = doneBetween(load(CAKES, [0.96, 'clean']));
+    expect(to).toBeCloseTo(expected * 0.96, 6);
+    expect(from).toBeCloseTo(expected * 0.8, 6);
+    expect(doneBetween(load(CAKES, [1.1, 'brown']))[0]).toBeNull();
   });
 
   it('teaches the factor of its oven: the next plan bakes longer, and is surer', () => {
@@ -75,6 +78,17 @@ describe('a load of the oven', () => {
     expect(after.figure(time).value).toBeGreaterThan(before.figure(time).value * 1.03);
     expect(after.figure(time).value).toBeLessThan(before.figure(time).value * 1.16);
     expect(wide(after, time)).toBeLessThan(wide(before, time));
+  });
+
+  it('and another of the same batch are one outcome: no oven is fast for loads that took longer than was reckoned', () => {
+    const second = { ...load(CAKES, [1.06, 'clean']), id: 'd', load: 1 };
+    const taught = closedWith(CAKES, { clocks: [load(CAKES, [1.14, 'clean']), second] });
+    const all = taught.run.closed?.evidence ?? [];
+    expect(all).toHaveLength(1);
+    expect(all[0]?.low).toBeCloseTo(1.14 / 1.2, 6);
+    expect(all[0]?.high).toBeCloseTo(1.06, 6);
+    const [lesson] = lessonsOf(taught, [taught.run], AT);
+    expect(lesson?.words[0]).not.toMatch(/fast/);
   });
 
   it('says the same whatever was learned before: no lesson feeds on itself', () => {

@@ -174,6 +174,9 @@ const INSIDE: Readonly<Record<Inside, Bounds>> = {
   burnt: [null, 0.8],
 };
 
+/** From this share of its time on a load is too brown, and would be told so. Basis: as rehearsals have it; judgement. */
+const BROWN_FROM = 1.2;
+
 /** A look that came at once after a piece was too brown: it was done so much earlier at the least, as a share. */
 const OVER_SHARE = 0.96;
 
@@ -191,9 +194,12 @@ export function doneBetween({ looks, startedAt, endedAt, inside }: ClockDoc): Bo
   const lows = looks
     .filter(({ result }) => result === 'not yet' || result === 'nearly')
     .map(({ at, saw }) => (at - startedAt) / 1000 / (saw === 'wet' ? WET_UNTIL : 1));
-  const low = lows.length > 0 ? Math.max(...lows) : null;
-  const high = last?.result === 'over' ? took * OVER_SHARE : took;
-  return [low === null ? null : Math.min(low, high), high];
+  if (last?.result === 'over') {
+    const high = took * OVER_SHARE;
+    return [lows.length > 0 ? Math.min(high, Math.max(...lows)) : null, high];
+  }
+  // Found clean, and not too brown: it had not been done for long, also where nobody told of a look before.
+  return [Math.min(took, Math.max(took / BROWN_FROM, ...lows)), took];
 }
 
 /** Loads of an oven or a microwave: of each kind the one that says most. */
@@ -207,7 +213,8 @@ function baked(seen: Seen, plan: LinePlan, clocks: readonly ClockDoc[]): void {
     const time = clock.load === clocked.sizes.length && clocked.last ? clocked.last.time : clocked.time;
     return [{ low, high, figureId: time.id, width: low === null || high === null ? Infinity : high - low }];
   });
-  const [best] = loads.sort((a, b) => a.width - b.width);
+  const [narrowest] = loads.sort((a, b) => a.width - b.width);
+  const best = narrowest && together(narrowest, loads);
   if (best)
     seen.through(
       best.figureId,
@@ -227,6 +234,27 @@ function crumbed(seen: Seen, plan: LinePlan, line: Line): void {
     if (forAsMuch !== undefined && came !== undefined)
       seen.through(crumb.id, PARAMS.bakeLoss.key, [forAsMuch, forAsMuch], came);
   }
+}
+
+interface Timed {
+  readonly low: number | null;
+  readonly high: number | null;
+  readonly figureId: string;
+}
+
+/** Loads of one batch in one oven are one outcome: where their bounds overlap, it lies in what they have in common. */
+function together(first: Timed, loads: readonly Timed[]): Timed {
+  return loads
+    .filter(({ figureId }) => figureId === first.figureId)
+    .reduce((so, { low, high }) => {
+      const [from, to] = [
+        Math.max(so.low ?? -Infinity, low ?? -Infinity),
+        Math.min(so.high ?? Infinity, high ?? Infinity),
+      ];
+      return from <= to
+        ? { ...so, low: Number.isFinite(from) ? from : null, high: Number.isFinite(to) ? to : null }
+        : so;
+    }, first);
 }
 
 /** Binder that was worked in until the squeeze held. */
