@@ -14,6 +14,7 @@ import { FieldFault } from '../../ui/fieldFault';
 import { Sheet } from '../../ui/sheet';
 import { Small } from '../../ui/text';
 import { INSIDE } from './LogAfter';
+import { NoteField } from './NoteField';
 
 export const FINISH_WORDS: Readonly<Record<FinishKind, string>> = {
   sunk: 'sunk',
@@ -128,15 +129,7 @@ function CloseForm({ run, whole, onClose }: CloseProps) {
           </Chips>
         </>
       ) : null}
-      <TextInput
-        mode="outlined"
-        label="Anything to remember"
-        aria-label="Anything to remember"
-        value={note}
-        onChangeText={setNote}
-        multiline
-        maxLength={2000}
-      />
+      <NoteField note={note} onNote={setNote} />
       <MainAction title="Into the logbook" onPress={close} large />
     </>
   );

@@ -17,6 +17,7 @@ import { Sheet } from '../../ui/sheet';
 import { Small, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
 import { lineName } from '../day/day.words';
+import { NoteField } from './NoteField';
 
 /** How a load was inside, in a baker's words. */
 export const INSIDE: readonly (readonly [Inside, string])[] = [
@@ -201,15 +202,7 @@ function LogForm({
           ) : null}
         </View>
       ))}
-      <TextInput
-        mode="outlined"
-        label="Anything to remember"
-        aria-label="Anything to remember"
-        value={note}
-        onChangeText={setNote}
-        multiline
-        maxLength={2000}
-      />
+      <NoteField note={note} onNote={setNote} />
       <MainAction title="Into the logbook" onPress={save} large />
     </View>
   );
