@@ -10,8 +10,15 @@ import { fileOf } from './plans';
 
 export type { Change, Tried } from '../workers/tried';
 
-/** The answer to a question, once the worker has given it; null until then. Questions are told apart by what they are. */
-function useAnswer<Q, A>(question: Q, ask: (question: Q) => Promise<A>): A | null {
+/**
+ * The answer to a question, once the worker has given it; null until then. Questions are told apart by what they are.
+ * @param stands whether an answer to the first still stands while the second is reckoned: nothing is drawn away from a hand
+ */
+function useAnswer<Q, A>(
+  question: Q,
+  ask: (question: Q) => Promise<A>,
+  stands: (before: Q, now: Q) => boolean = Object.is,
+): A | null {
   const [last, setLast] = useState<{ readonly question: Q; readonly answer: A } | null>(null);
   useEffect(() => {
     let wanted = true;
@@ -28,7 +35,7 @@ function useAnswer<Q, A>(question: Q, ask: (question: Q) => Promise<A>): A | nul
       wanted = false;
     };
   }, [question, ask]);
-  return last?.question === question ? last.answer : null;
+  return last && stands(last.question, question) ? last.answer : null;
 }
 
 interface Asked {
@@ -73,8 +80,11 @@ export function useOffers(
   formulas: readonly FormulaDoc[],
 ): readonly BackwardsOffer[] | null {
   const question = useMemo(() => ({ table, kitchen, formulas }), [table, kitchen, formulas]);
-  return useAnswer(question, askOffers);
+  return useAnswer(question, askOffers, sameTable);
 }
+/** What is there is the same, whatever else was written down meanwhile. */
+const sameTable = (before: { readonly table: OnTheTable }, now: { readonly table: OnTheTable }): boolean =>
+  before.table === now.table;
 const askOffers = ({
   table,
   kitchen,
