@@ -28,7 +28,8 @@ const CORE = {
   bench: ['figure', 'formula', 'line', 'model', 'plan', 'process', 'quantity', 'schedule'],
   instruments: ['schedule'],
   learn: ['bench', 'figure', 'model', 'param', 'plan', 'process', 'quantity'],
-  rehearse: ['bench', 'model', 'plan', 'process', 'schedule'],
+  logbook: ['bench', 'caution', 'figure', 'learn', 'model', 'param', 'plan', 'quantity', 'schedule'],
+  rehearse: ['bench', 'learn', 'model', 'plan', 'process', 'schedule'],
 };
 const core = (name) => `core/${name}`;
 const ALL_OF_CORE = Object.keys(CORE).map(core);

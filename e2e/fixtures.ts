@@ -42,9 +42,16 @@ export async function dropFile(page: Page, text: string, name: string): Promise<
   await page.dispatchEvent('body', 'drop', { dataTransfer: data });
 }
 
-/** Opens the app at a fixed time, with the demo laid out. */
-export async function openApp(page: Page, path = '/'): Promise<void> {
+/**
+ * Opens the app at a fixed time, with the demo laid out.
+ * @param past of the demo kitchen: without it, it has baked nothing and learned nothing
+ */
+export async function openApp(page: Page, path = '/', { past = true } = {}): Promise<void> {
   await page.clock.install({ time: NOW });
+  if (!past)
+    await page.route('**/demo-past.json', (route) =>
+      route.fulfill({ json: { saturday: '2026-11-28T16:00', runs: [], beliefs: [] } }),
+    );
   await page.goto(path);
   await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
 }

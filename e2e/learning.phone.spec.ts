@@ -21,7 +21,7 @@ test('a run closed at the bench teaches its oven: the lesson is told, the next p
   page,
 }) => {
   test.setTimeout(120_000);
-  await openApp(page);
+  await openApp(page, '/', { past: false });
   const before = await bakingTime(page);
   await page.goto('/');
   await bringIn(page, 'evening', { 'cupcakes-plain': 12 }, 'A slow oven');
@@ -61,7 +61,7 @@ test('a run closed at the bench teaches its oven: the lesson is told, the next p
 });
 
 test('a run that was baked without the app is logged in a minute, and teaches as much', async ({ page }) => {
-  await openApp(page);
+  await openApp(page, '/', { past: false });
   const before = await bakingTime(page);
   await page.goto('/runs/run-lantern-makers-tea/bake');
   await benchThere(page);

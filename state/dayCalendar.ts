@@ -5,7 +5,7 @@ import { newId } from './ids';
 import { dateOf } from './time';
 
 /** The package wants a random name for each event before it is given one; over plain http a browser has none to give. */
-function withNames(): void {
+export function withNames(): void {
   const own = crypto as { randomUUID?: () => string };
   own.randomUUID ??= () => newId('event');
 }

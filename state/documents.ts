@@ -3,6 +3,7 @@ import type { AnyDoc } from '../core/model/documents';
 import { readDocument } from '../core/exchange/migrate';
 import { putAt, threeWay, type Json } from '../core/exchange/threeWay';
 import { DEMO_FORMULAS, DEMO_KITCHEN, EMPTY_KITCHEN, demoRuns } from '../demo';
+import type { Past } from '../demo/past';
 import type { Commit } from './ahead';
 import { NoAnswer } from './database';
 import { OLD_UNDO_KEY, STEPS_KEPT, StoreGone, type Crossed, type Landed, type Step } from './landing';
@@ -46,12 +47,13 @@ export interface DocumentState {
   readonly drafts: Readonly<Record<string, string>>;
   /** Documents of an older version, as they were kept: to be kept once more before they are written anew. */
   readonly older: readonly unknown[];
-  readonly hydrate: (now: string) => Promise<void>;
+  /** @param past of the demo kitchen, asked for where the demo is laid out */
+  readonly hydrate: (now: string, past?: () => Promise<Past | null>) => Promise<void>;
   /** Writes documents as one step that can be undone. The label says what was done: "Count 36". */
   readonly change: (label: string, change: Change) => void;
   readonly undo: () => void;
   readonly startEmpty: () => void;
-  readonly loadDemo: (now: string) => void;
+  readonly loadDemo: (now: string, past?: Past | null) => void;
   /** Settles what crossed: leaves it as it stands, or takes the other of the two. */
   readonly settle: (id: number, take: 'as it stands' | 'the other') => void;
   /** Reads a text that was set aside once more; its faults, or null once it is a document again. */
@@ -64,8 +66,9 @@ export type DocumentStore = UseBoundStore<StoreApi<DocumentState>>;
 
 const byKey = (docs: readonly AnyDoc[]): Docs => Object.fromEntries(docs.map((doc) => [keyOf(doc), doc]));
 
-function demoDocs(now: string): Docs {
-  return byKey([DEMO_KITCHEN, ...DEMO_FORMULAS, ...demoRuns(now)]);
+function demoDocs(now: string, past: Past | null): Docs {
+  const { runs, beliefs } = past ?? { runs: [], beliefs: DEMO_KITCHEN.beliefs };
+  return byKey([{ ...DEMO_KITCHEN, beliefs: [...beliefs] }, ...DEMO_FORMULAS, ...demoRuns(now), ...runs]);
 }
 
 const asJson = (doc: AnyDoc | null | undefined): Json => (doc ?? null) as unknown as Json;
@@ -252,7 +255,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       }
     };
 
-    const read = async (now: string): Promise<void> => {
+    const read = async (now: string, past: () => Promise<Past | null>): Promise<void> => {
       let found = await storage.read();
       if (!found.laid && Object.keys(found.documents).length === 0) {
         if (storage.wasKept()) {
@@ -260,7 +263,10 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
           set({ lost: 'let go' });
         } else {
           // Proved empty, and once more in the transaction that lays the demo out.
-          const demo = Object.entries(demoDocs(now)).map(([key, doc]) => [key, textOf(doc) ?? '']);
+          const demo = Object.entries(demoDocs(now, await past())).map(([key, doc]) => [
+            key,
+            textOf(doc) ?? '',
+          ]);
           await storage.layOut(Object.fromEntries(demo) as Record<string, string>);
         }
         found = await storage.read();
@@ -319,11 +325,11 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       older: [],
       drafts: {},
 
-      async hydrate(now) {
+      async hydrate(now, past = () => Promise.resolve(null)) {
         storage.listen(heard);
         for (let tries = 0; !get().ready; tries += 1) {
           try {
-            await read(now);
+            await read(now, past);
           } catch (fault) {
             // Nothing is changed and nothing is laid out before it is known what is there.
             if (tries > 0) set({ unread: refusalOf(fault) });
@@ -348,8 +354,8 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
         get().change('Start empty', exchange(get().docs, byKey([EMPTY_KITCHEN])));
       },
 
-      loadDemo(now) {
-        get().change('Load the demo', exchange(get().docs, demoDocs(now)));
+      loadDemo(now, past = null) {
+        get().change('Load the demo', exchange(get().docs, demoDocs(now, past)));
       },
 
       settle(id, take) {

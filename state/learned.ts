@@ -1,13 +1,17 @@
 import type { Closed, Evidence, KitchenDoc, RunDoc } from '../core/model/documents';
 import type { Lesson } from '../core/learn';
+import { withBelief } from '../core/param';
 import { kitchenIn, runIn, runsIn, runKey, KITCHEN_KEY, type Docs } from './documents';
 import { fileOf, usePlanner } from './plans';
 import { change, useDocuments } from './store';
+import { localNow } from './time';
 
-/** The kitchen as its closed runs teach it, with one run as it is to be; the kitchen itself where the planner is not in yet. */
-function taught(docs: Docs, run: RunDoc | null, kitchen: KitchenDoc, now: number): KitchenDoc {
+/** The kitchen as its closed runs teach it, with one run as it is to be, or without it; the kitchen itself where the planner is not in yet. */
+function taught(docs: Docs, run: RunDoc | null, kitchen: KitchenDoc, now: number, gone?: string): KitchenDoc {
   const { planner } = usePlanner.getState();
-  const runs = runsIn(docs).map((one) => (one.id === run?.id ? run : one));
+  const runs = runsIn(docs)
+    .filter(({ id }) => id !== gone)
+    .map((one) => (one.id === run?.id ? run : one));
   return planner ? planner.withLearned(kitchen, runs, now) : kitchen;
 }
 
@@ -61,4 +65,48 @@ export function lessonsFor(
 ): readonly Lesson[] | null {
   if (!planner) return null;
   return planner.lessonsOf(fileOf(run, docs, 0), runsIn(docs), run.closed?.at ?? 0);
+}
+
+/** The kitchen with what was said of a thing by hand; taken back, what its batches taught stands there again. */
+export function withSaid(
+  kitchen: KitchenDoc,
+  param: string,
+  of: string,
+  belief: Parameters<typeof withBelief>[3],
+): KitchenDoc {
+  const said = { ...kitchen, beliefs: withBelief(kitchen.beliefs, param, of, belief) };
+  return belief === null ? taught(useDocuments.getState().docs, null, said, Date.now()) : said;
+}
+
+/** What was said of a thing by hand is taken back, or said. */
+export function sayOfThing(label: string, param: string, of: string, mean: number | null): void {
+  const kitchen = kitchenIn(useDocuments.getState().docs);
+  const belief =
+    mean === null ? null : { mean, spread: 0, seen: 1, since: localNow(Date.now()).slice(0, 10) };
+  change(label, { [KITCHEN_KEY]: withSaid(kitchen, param, of, belief) });
+}
+
+/** One outcome of one batch counts, or is left out. */
+export function countOutcome(label: string, runId: string, evidenceId: string, counts: boolean): void {
+  const { docs } = useDocuments.getState();
+  const run = runIn(docs, runId);
+  if (!run?.closed) return;
+  const evidence = (run.closed.evidence ?? []).map((one) =>
+    one.id === evidenceId ? { ...one, taken: counts ? ('yes' as const) : ('no' as const) } : one,
+  );
+  const next: RunDoc = { ...run, closed: { ...run.closed, evidence } };
+  change(label, {
+    [runKey(runId)]: next,
+    [KITCHEN_KEY]: taught(docs, next, kitchenIn(docs), Date.now()),
+  });
+}
+
+/** Takes a run out, and with a closed one what it taught. */
+export function takeOutRun({ id, name, closed }: RunDoc): void {
+  const { docs } = useDocuments.getState();
+  const any = (closed?.evidence ?? []).length > 0;
+  change(`Take out ${name}`, {
+    [runKey(id)]: null,
+    ...(any ? { [KITCHEN_KEY]: taught(docs, null, kitchenIn(docs), Date.now(), id) } : {}),
+  });
 }

@@ -1,3 +1,4 @@
+import { demoPast } from './demoPast';
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import type { AnyDoc } from '../core/model/documents';
 import { create } from 'zustand';
@@ -139,9 +140,9 @@ export function startEmpty(): void {
   useDocuments.getState().startEmpty();
 }
 
-export function loadDemo(now: number): void {
+export async function loadDemo(now: number): Promise<void> {
   void keepNow('before the demo');
-  useDocuments.getState().loadDemo(localNow(now));
+  useDocuments.getState().loadDemo(localNow(now), await demoPast(localNow(now)));
 }
 
 /** All documents as they stand in this window, as a file that can be brought in again. */

@@ -2,9 +2,9 @@ import { useMemo } from 'react';
 import { create } from 'zustand';
 import type { Belief, KitchenDoc, Line, RunDoc } from '../core/model/documents';
 import type { Figure } from '../core/figure';
-import { edit, measure, type LineAction } from '../core/line/edit';
-import { withBelief } from '../core/param';
+import { edit, type LineAction } from '../core/line/edit';
 import type { NumberStyle } from '../core/quantity';
+import { demoPast } from './demoPast';
 import { createDocumentStore, kitchenIn, runIn, runKey, type Change, KITCHEN_KEY } from './documents';
 import { browserStorage } from './storage';
 import { localNow } from './time';
@@ -17,7 +17,10 @@ export const storage = browserStorage();
 export const useDocuments = createDocumentStore(storage);
 
 /** Begins to read what this browser keeps; where there is nothing yet, the demo is laid out for now. */
-export const readDocuments = (): Promise<void> => useDocuments.getState().hydrate(localNow(Date.now()));
+export const readDocuments = (): Promise<void> => {
+  const now = localNow(Date.now());
+  return useDocuments.getState().hydrate(now, () => demoPast(now));
+};
 
 export function useKitchen(): KitchenDoc {
   return useDocuments((state) => kitchenIn(state.docs));
@@ -62,28 +65,6 @@ export function changeKitchen(label: string, kitchen: KitchenDoc): void {
   change(label, { [KITCHEN_KEY]: kitchen });
 }
 
-/** Puts a measured value in a figure's place in this run, or takes it back with null. */
-export function stateFigure(runId: string, lineId: string, figure: Figure, value: number | null): void {
-  const { docs } = useDocuments.getState();
-  const run = runIn(docs, runId);
-  const line = lineId === SHARED ? run : run?.lines.find((item) => item.id === lineId);
-  if (!run || !line) throw new Error(`invariant: no line "${lineId}" in run "${runId}"`);
-  const label = value === null ? `${figure.label} as computed` : `${figure.label} as measured`;
-  const kept = keptOf(kitchenIn(docs), figure);
-  if (value === null && kept && !(figure.id in (line.measured ?? {}))) {
-    keepFigure(figure, null, kept.of, null);
-    return;
-  }
-  if (lineId !== SHARED) editLine(label, runId, lineId, measure(figure.id, value));
-  else {
-    const { [figure.id]: _, ...others } = run.measured ?? {};
-    changeRun(label, {
-      ...run,
-      measured: value === null ? others : { ...others, [figure.id]: value },
-    });
-  }
-}
-
 /** What the kitchen keeps of the parameter that a figure is; null where it keeps nothing of it. */
 export function keptOf(kitchen: KitchenDoc, { known }: Pick<Figure, 'known'>): Belief | null {
   if (!known) return null;
@@ -92,21 +73,6 @@ export function keptOf(kitchen: KitchenDoc, { known }: Pick<Figure, 'known'>): B
     if (found) return found;
   }
   return null;
-}
-
-/** Keeps a measured value for all runs, of the thing that it belongs to; null takes it back. */
-export function keepFigure(
-  { known, label }: Figure,
-  value: number | null,
-  of: string,
-  since: string | null,
-): void {
-  if (!known) return;
-  const kitchen = kitchenIn(useDocuments.getState().docs);
-  const belief = value === null ? null : { mean: value, spread: 0, seen: 1, since };
-  change(value === null ? `${label} as usual` : `${label} always`, {
-    [KITCHEN_KEY]: { ...kitchen, beliefs: withBelief(kitchen.beliefs, known.param, of, belief) },
-  });
 }
 
 /** What stands on the screen but is no document: which figure is being asked about. */

@@ -19,8 +19,13 @@ const FIRST = 3;
 export function Compared({
   rows,
   whole = false,
+  heads = HEADS,
+  title = 'What changes',
 }: {
   readonly rows: readonly ComparedRow[];
+  /** Over the three columns. */
+  readonly heads?: readonly [string, string, string];
+  readonly title?: string;
   /** All rows at once. */
   readonly whole?: boolean;
 }) {
@@ -29,10 +34,10 @@ export function Compared({
   const shown = all ? rows : rows.slice(0, FIRST);
   return (
     <View>
-      <View role="table" aria-label="What changes">
+      <View role="table" aria-label={title}>
         <Row
           line={null}
-          cells={HEADS.map((head) => (
+          cells={heads.map((head) => (
             <Small key={head}>{head}</Small>
           ))}
           label={<Small> </Small>}
@@ -64,7 +69,7 @@ export function Compared({
   );
 }
 
-const HEADS = ['now', 'then', 'by'];
+const HEADS = ['now', 'then', 'by'] as const;
 
 function Row({
   line,

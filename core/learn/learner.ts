@@ -47,7 +47,9 @@ export function learn(evidence: readonly Evidence[], now: number): Learned[] {
 
 /** What an outcome belongs to by itself, and what it shares that with. */
 const thingOf = ({ of }: Evidence): string => of[0] ?? 'kitchen';
-const kindOf = ({ of }: Evidence): string => of[1] ?? of[0] ?? 'kitchen';
+/** The widest that is not the whole kitchen: a tin with two batters in turn is one thing of its size, not one of each. */
+const kindOf = ({ of }: Evidence): string =>
+  of.length > 2 ? (of.filter((one) => one !== 'kitchen').at(-1) ?? 'kitchen') : (of[1] ?? of[0] ?? 'kitchen');
 
 interface Thing {
   seen: number;

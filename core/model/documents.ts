@@ -57,6 +57,8 @@ export type {
   MugLine,
   PopLine,
 } from './lines';
+export { KEPT_PLACES } from './kept';
+export type { Kept, KeptPlace, Money } from './kept';
 export { pieceSchema } from './pieceDoc';
 export type { PieceDoc } from './pieceDoc';
 export { eggModeSchema, fillSchema } from './pieceFields';
@@ -113,6 +115,12 @@ export const closedSchema = z.looseObject({
   made: z.number().int().min(0, 'At least 0.').max(MAX_PIECES),
   finish: z.enum(['sunk', 'flat', 'gentle', 'high', 'over']),
   note: z.string().max(2000, 'Keep the note under 2000 letters.'),
+  /** A small picture of what came out, as a data address: it stays in this browser and in files that are saved. */
+  photo: z
+    .string()
+    .max(200_000, 'Take a smaller picture.')
+    .regex(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/=]+$/, 'A picture as JPEG, PNG or WebP.')
+    .optional(),
   /** What it says of the kitchen, held against what was expected with nothing learned. */
   evidence: z.array(evidenceSchema).max(400).optional(),
 });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { keptSchema, moneySchema } from './kept';
 import { beliefSchema } from './belief';
 import { CAVITY_SHAPE_KINDS, DIALS, SKILLS, TIN_MATERIALS, WELL_SHAPE_KINDS } from './kinds';
 import { grams, hourOfDay, id, millimetres, moment, name, wholeNumber } from './fields';
@@ -220,6 +221,9 @@ export const kitchenSchema = z.looseObject({
   prefs: prefsSchema,
   /** What this kitchen has measured or learned, each of what it belongs to. */
   beliefs: z.array(beliefSchema).max(4000).default([]),
+  /** What was made and stands in the room, the fridge or the freezer. */
+  kept: z.array(keptSchema).max(500).optional(),
+  money: moneySchema.optional(),
   /** What was started afresh, by parameter and thing: `bake.factor@oven:oven-main`; outcomes before that teach nothing of it. */
   anew: z.record(z.string().max(240), moment).optional(),
 });

@@ -47,7 +47,7 @@ export function KitchenScreen({ part: asked }: { readonly part?: string }) {
       {part === 'numbers' ? (
         <>
           <Preferences kitchen={kitchen} put={put} />
-          <StatedHere kitchen={kitchen} put={put} />
+          <StatedHere kitchen={kitchen} />
           <ThisBrowser kitchen={kitchen} put={put} />
         </>
       ) : null}
@@ -93,7 +93,7 @@ function ThisBrowser({ kitchen, put }: PartProps) {
       <Body>Everything is kept in this browser and nowhere else.</Body>
       <QuietAction title="Rename the kitchen" onPress={() => setNaming(true)} />
       <QuietAction title="Clear all and start empty" icon="bin" onPress={startEmpty} />
-      <QuietAction title="Lay out the demo" onPress={() => loadDemo(Date.now())} />
+      <QuietAction title="Lay out the demo" onPress={() => void loadDemo(Date.now())} />
       <Small>
         Both replace what is here. Undo, at the top, brings it back; so does Safe keeping, another day.
       </Small>

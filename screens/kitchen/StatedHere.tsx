@@ -1,9 +1,10 @@
 import { View } from 'react-native';
 import type { KitchenDoc } from '../../core/model/documents';
 import type { Belief } from '../../core/model/belief';
-import { paramOf, scopeParts, withBelief } from '../../core/param';
+import { paramOf, scopeParts } from '../../core/param';
 import { formatNumber, showText, type NumberStyle } from '../../core/quantity';
 import { formulaIn, type Docs } from '../../state/documents';
+import { sayOfThing } from '../../state/learned';
 import { useDocuments, useNumberStyle } from '../../state/store';
 import { dateOf, dayText } from '../../state/time';
 import { Card } from '../../ui/card';
@@ -12,13 +13,7 @@ import { Body, Small } from '../../ui/text';
 import { space } from '../../ui/theme';
 
 /** What was measured or learned of the things of this kitchen, each with what it belongs to and a way back. */
-export function StatedHere({
-  kitchen,
-  put,
-}: {
-  readonly kitchen: KitchenDoc;
-  readonly put: (label: string, over: Partial<KitchenDoc>) => void;
-}) {
+export function StatedHere({ kitchen }: { readonly kitchen: KitchenDoc }) {
   const style = useNumberStyle();
   const docs = useDocuments((state) => state.docs);
   const { beliefs } = kitchen;
@@ -44,11 +39,7 @@ export function StatedHere({
             <IconTap
               name="bin"
               label={`Back to the usual figure: ${label}${whose ? `, ${whose}` : ''}`}
-              onPress={() =>
-                put('Back to the usual figure', {
-                  beliefs: withBelief(beliefs, belief.param, belief.of, null),
-                })
-              }
+              onPress={() => sayOfThing('Back to the usual figure', belief.param, belief.of, null)}
             />
           </View>
         );

@@ -1,64 +1,210 @@
+import { useState } from 'react';
 import { View } from 'react-native';
-import type { KitchenDoc } from '../../core/model/documents';
+import { allEvidence, learn, type Learned } from '../../core/learn';
+import type { Evidence, KitchenDoc, RunDoc } from '../../core/model/documents';
 import { paramOf } from '../../core/param';
+import { fromShown, toShown } from '../../core/quantity';
 import { useNow } from '../../state/clock';
-import { startAfresh } from '../../state/learned';
+import { countOutcome, sayOfThing, startAfresh } from '../../state/learned';
 import { useDocuments, useNumberStyle } from '../../state/store';
-import { dateOf, dayText } from '../../state/time';
-import { QuietAction } from '../../ui/actions';
+import { dateOf, dayText, momentText } from '../../state/time';
+import { Chip, Chips, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
+import { Icon } from '../../ui/icons';
+import { NumberSheet } from '../../ui/numberSheet';
+import { Sheet } from '../../ui/sheet';
+import { Tap } from '../../ui/tap';
 import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 import { thingOf } from '../kitchen/StatedHere';
 import { beliefText } from './beliefText';
+import { useClosedRuns } from './closedRuns';
 
-/** What this kitchen has learned from its outcomes: each with what it started from, from how many, and a way to begin again. */
+/** What of one parameter of one thing this kitchen has learned, and what it began with. */
+interface Known {
+  readonly key: string;
+  readonly label: string;
+  readonly thing: string;
+  readonly learned: Learned;
+}
+
+/** What this kitchen has learned from its outcomes: each with what it started from, from how many, and a way to change it. */
 export function KnownHere({ kitchen }: { readonly kitchen: KitchenDoc }) {
   const docs = useDocuments((state) => state.docs);
-  const style = useNumberStyle();
-  const { line } = useTokens();
+  const runs = useClosedRuns();
   const now = useNow(600_000);
+  const style = useNumberStyle();
+  const [open, setOpen] = useState<string | null>(null);
+  const used = new Map(
+    kitchen.beliefs.filter((one) => one.learned).map((one) => [`${one.param}@${one.of}`, one]),
+  );
+  if (used.size === 0) return null;
+  const all = learn(allEvidence(runs, kitchen), now).flatMap((learned): Known[] => {
+    const key = `${learned.param}@${learned.of}`;
+    if (!used.has(key)) return [];
+    const label = paramOf(learned.param)?.label ?? learned.param;
+    return [{ key, label, thing: thingOf(learned.of, kitchen, docs), learned }];
+  });
+  const seen = new Set(
+    runs.flatMap(({ closed }) => (closed?.evidence ?? []).map(({ param, of }) => `${param}@${of[0]}`)),
+  );
+  const own = all.filter(({ key }) => seen.has(key));
   // What is only a start for things of the kind that were never seen stands behind those that were.
-  const learned = kitchen.beliefs.filter((one) => one.learned);
-  if (learned.length === 0) return null;
+  const kinds = all.filter(({ key }) => !seen.has(key));
+  const opened = all.find(({ key }) => key === open);
+  const row = (known: Known, what: string) => (
+    <Row
+      key={known.key}
+      known={known}
+      what={what}
+      now={now}
+      style={style}
+      onOpen={() => setOpen(known.key)}
+    />
+  );
   return (
     <Card title="What this kitchen has learned">
       <Small soft={false}>Every plan uses it, and its ranges are as wide as what is left of the doubt.</Small>
-      {learned.map(({ param, of, mean, spread, seen, since }) => {
-        const known = paramOf(param);
-        const label = known?.label ?? param;
-        const thing = thingOf(of, kitchen, docs) || 'Any other of its kind';
-        return (
-          <View
-            key={`${param}@${of}`}
-            style={{
-              gap: space(0.5),
-              borderBottomWidth: 1,
-              borderBottomColor: line,
-              paddingVertical: space(1),
-            }}
-          >
-            <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: space(2) }}>
-              <Body style={{ flex: 1 }}>{label}</Body>
-              <Strong>{beliefText({ param, mean, spread }, style)}</Strong>
-            </View>
-            <Small>
-              {[
-                thing,
-                seen === 1 ? 'from one batch' : `from ${seen} batches`,
-                since === null ? '' : `last ${dayText(dateOf(`${since}T12:00`), now)}`,
-              ]
-                .filter(Boolean)
-                .join(', ')}
-            </Small>
-            <QuietAction
-              title="Begin afresh"
-              label={`Begin afresh: ${label.toLowerCase()}, ${thing}`}
-              onPress={() => startAfresh(label, param, of)}
-            />
-          </View>
-        );
-      })}
+      {own.map((known) => row(known, known.thing))}
+      {kinds.length > 0 ? <Strong>For others of the kind, until they are used</Strong> : null}
+      {kinds.map((known) => row(known, known.thing ? `any other, ${known.thing}` : 'any other'))}
+      <Sheet title={opened?.label ?? ''} visible={opened !== undefined} onClose={() => setOpen(null)}>
+        {opened ? <OneKnown known={opened} runs={runs} onDone={() => setOpen(null)} /> : null}
+      </Sheet>
     </Card>
   );
+}
+
+function Row({
+  known: { label, learned },
+  what,
+  now,
+  style,
+  onOpen,
+}: {
+  readonly known: Known;
+  readonly what: string;
+  readonly now: number;
+  readonly style: ReturnType<typeof useNumberStyle>;
+  readonly onOpen: () => void;
+}) {
+  const { line, inkSoft } = useTokens();
+  const { param, mean, spread, start, seen, lastAt } = learned;
+  const value = beliefText({ param, mean, spread }, style);
+  const first = beliefText({ param, mean: start.value, spread: start.spread }, style);
+  const from = seen === 1 ? 'from one batch' : `from ${seen} batches`;
+  return (
+    <Tap
+      label={`${label}, ${what}: ${value}, at first ${first}, ${from}. Open it`}
+      onPress={onOpen}
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: space(1),
+        borderBottomWidth: 1,
+        borderBottomColor: line,
+        paddingVertical: space(1),
+      }}
+    >
+      <View style={{ flex: 1, gap: 2 }}>
+        <Body>{`${label}: ${what}`}</Body>
+        <Strong>{value}</Strong>
+        <Small>{`at first ${first}; ${from}, last ${dayText(dateOf(`${isoDay(lastAt)}T12:00`), now)}`}</Small>
+      </View>
+      <Icon name="next" color={inkSoft} />
+    </Tap>
+  );
+}
+
+const isoDay = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
+
+/** One thing that was learned: its batches, each of which can be left out; said by hand; begun afresh. */
+function OneKnown({
+  known: { label, thing, learned },
+  runs,
+  onDone,
+}: {
+  readonly known: Known;
+  readonly runs: readonly RunDoc[];
+  readonly onDone: () => void;
+}) {
+  const style = useNumberStyle();
+  const [asking, setAsking] = useState(false);
+  const { param, of, mean, spread, start } = learned;
+  const bounds = paramOf(param);
+  const mine = runs.flatMap((run) =>
+    (run.closed?.evidence ?? [])
+      .filter((one) => one.param === param && (one.of[0] === of || (one.of.includes(of) && of !== 'kitchen')))
+      .map((one) => ({ run, one })),
+  );
+  const unit = bounds?.unit ?? 'times';
+  const whose = thing || 'any other of its kind';
+  return (
+    <>
+      <Strong>{`${whose}: ${beliefText({ param, mean, spread }, style)}`}</Strong>
+      <Small
+        soft={false}
+      >{`It began at ${beliefText({ param, mean: start.value, spread: start.spread }, style)}.`}</Small>
+      {mine.map(({ run, one }) => (
+        <View key={one.id} style={{ gap: space(0.5) }}>
+          <Body>{`${run.name}, ${momentText(one.at)}: ${cameText(one, style)}`}</Body>
+          <Chips label={`${run.name}: whether it counts`}>
+            <Chip
+              title="Counts"
+              selected={one.taken === 'yes'}
+              onPress={() => countOutcome(`${run.name} counts`, run.id, one.id, true)}
+            />
+            <Chip
+              title="Left out"
+              selected={one.taken !== 'yes'}
+              onPress={() => countOutcome(`${run.name} left out`, run.id, one.id, false)}
+            />
+          </Chips>
+        </View>
+      ))}
+      <QuietAction title="Say it by hand" onPress={() => setAsking(true)} />
+      <QuietAction
+        title="Begin afresh"
+        label={`Begin afresh: ${label.toLowerCase()}, ${whose}`}
+        onPress={() => {
+          startAfresh(label, param, of);
+          onDone();
+        }}
+      />
+      <Small>
+        Said by hand it stands, whatever batches say; under Kitchen, Numbers, it can be taken back. Begun
+        afresh, only batches from now on count: for a new oven of the same name, or another flour.
+      </Small>
+      <NumberSheet
+        ask={
+          asking && bounds
+            ? {
+                title: label,
+                hint: whose,
+                value: Number(toShown(mean, unit, style).toPrecision(3)),
+                unit: unit === 'times' ? 'times the usual' : unit === 'share' ? '%' : unit,
+                decimals: 3,
+                min: toShown(bounds.min, unit, style),
+                max: toShown(bounds.max, unit, style),
+              }
+            : null
+        }
+        onClose={() => setAsking(false)}
+        onSave={(value) => {
+          setAsking(false);
+          onDone();
+          sayOfThing(`${label} by hand`, param, of, fromShown(value, unit, style));
+        }}
+      />
+    </>
+  );
+}
+
+/** What one batch said: a value, or bounds. */
+function cameText({ param, low, high }: Evidence, style: ReturnType<typeof useNumberStyle>): string {
+  const text = (mean: number) =>
+    beliefText({ param, mean, spread: 0 }, style).replace(/(, give or take 0 %| ± .*)$/, '');
+  if (low === null) return high === null ? 'nothing' : `${text(high)} at most`;
+  if (high === null) return `${text(low)} at least`;
+  return low === high ? text(low) : `${text(low)} to ${text(high)}`;
 }

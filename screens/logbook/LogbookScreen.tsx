@@ -1,107 +1,84 @@
 import { useState } from 'react';
-import { View } from 'react-native';
-import { TextInput } from 'react-native-paper';
+import { Image, View } from 'react-native';
 import { observedFactor } from '../../core/bench';
-import { beliefsCsv, logCsv, outcomesCsv } from '../../core/exchange/tables';
-import type { KitchenDoc, RunDoc } from '../../core/model/documents';
-import { saveFile } from '../../state/exchange';
+import type { Line, RunDoc } from '../../core/model/documents';
 import { formatDuration, join } from '../../core/quantity';
-import { runsIn } from '../../state/documents';
-import { useDocuments, useKitchen } from '../../state/store';
 import { momentText } from '../../state/time';
-import { Again } from '../runs/Again';
+import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
-import { Columns, Screen } from '../../ui/screen';
+import { Columns } from '../../ui/screen';
 import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
+import { Again } from '../runs/Again';
 import { FINISH_WORDS } from '../runs/CloseSheet';
 import { useRunWords } from '../runs/RunList';
-import { QuietAction } from '../../ui/actions';
-import { KnownHere } from './KnownHere';
+import { CompareRuns } from './CompareRuns';
 import { Lessons } from './Lessons';
+import { LogbookFrame } from './LogbookFrame';
+import { useClosedRuns } from './closedRuns';
+import { NOTHING_SOUGHT, Sought, useFound } from './Sought';
 
-/** What was planned and what happened, for every closed run. */
+/** What was planned and what happened, for every closed run: looked for, told apart, baked again. */
 export function LogbookScreen() {
-  const docs = useDocuments((state) => state.docs);
-  const kitchen = useKitchen();
-  const closed = runsIn(docs)
-    .filter((run) => run.closed !== null)
-    .sort((a, b) => (b.closed?.at ?? 0) - (a.closed?.at ?? 0));
-  const words = useRunWords();
-  const [sought, setSought] = useState('');
+  const closed = useClosedRuns();
+  const [two, setTwo] = useState<readonly string[]>([]);
+  const [comparing, setComparing] = useState(false);
   const [shown, setShown] = useState(PAGE);
-  const parts = sought.toLowerCase().split(/\s+/).filter(Boolean);
-  // What stands there is said once a text is sought: of thousands of batches nobody asks on every visit.
-  const found =
-    parts.length === 0
-      ? closed
-      : closed.filter((run) => {
-          const { at = 0, note = '', finish = '' } = run.closed ?? {};
-          const text = `${run.name} ${words(run)} ${momentText(at)} ${finish} ${note}`.toLowerCase();
-          return parts.every((part) => text.includes(part));
-        });
+  const [sought, setSought] = useState(NOTHING_SOUGHT);
+  const found = useFound(closed, sought);
   const latest = new Set(closed.slice(0, LATEST).map(({ id }) => id));
+  const pair = two.flatMap((id) => closed.filter((run) => run.id === id));
+  const [first, second] = pair;
+  const pick = (id: string) =>
+    setTwo(two.includes(id) ? two.filter((one) => one !== id) : [...two, id].slice(-2));
   return (
-    <Screen title="Logbook" broad>
+    <LogbookFrame
+      view="batches"
+      foot={
+        first && second ? (
+          <MainAction title={`Compare ${first.name} and ${second.name}`} onPress={() => setComparing(true)} />
+        ) : undefined
+      }
+    >
       {closed.length === 0 ? (
         <Card title="No run is closed yet">
           <Body>Close a run after baking and it stands here: what was planned beside what came out.</Body>
         </Card>
       ) : null}
-      <Columns>
-        {closed.length > 0 ? (
-          <View style={{ gap: space(2) }}>
-            {closed.length > FEW ? (
-              <TextInput
-                mode="outlined"
-                label="Look for a batch"
-                aria-label="Look for a batch"
-                value={sought}
-                onChangeText={(text) => {
-                  setSought(text);
-                  setShown(PAGE);
-                }}
-              />
-            ) : null}
-            {found.length === 0 ? (
-              <Body>No batch has that in its name, its pieces, its day or its note.</Body>
-            ) : null}
-            {found.slice(0, shown).map((run) => (
-              <Record key={run.id} run={run} latest={latest.has(run.id)} />
-            ))}
-            {found.length > shown ? (
-              <QuietAction
-                title={`${Math.min(PAGE, found.length - shown)} more of ${found.length - shown}`}
-                onPress={() => setShown(shown + PAGE)}
-              />
-            ) : null}
-          </View>
-        ) : null}
-        <View style={{ gap: space(2) }}>
-          <KnownHere kitchen={kitchen} />
-          {closed.length > 0 ? <Tables runs={closed} kitchen={kitchen} /> : null}
-        </View>
-      </Columns>
-    </Screen>
-  );
-}
-
-/** The logbook as tables that every spreadsheet reads. */
-function Tables({ runs, kitchen }: { readonly runs: readonly RunDoc[]; readonly kitchen: KitchenDoc }) {
-  const save = (name: string, text: string) => saveFile(`${name}.csv`, text, 'text/csv');
-  return (
-    <Card title="As tables">
-      <Small soft={false}>For a spreadsheet: a comma between cells, dates as 2026-11-28.</Small>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
-        <QuietAction title="What happened" icon="down" onPress={() => save('log', logCsv(runs))} />
-        <QuietAction
-          title="Expected and came"
-          icon="down"
-          onPress={() => save('outcomes', outcomesCsv(runs))}
+      {closed.length > FEW ? (
+        <Sought
+          runs={closed}
+          sought={sought}
+          onSought={(next) => {
+            setSought(next);
+            setShown(PAGE);
+          }}
         />
-        <QuietAction title="What is known" icon="down" onPress={() => save('known', beliefsCsv(kitchen))} />
-      </View>
-    </Card>
+      ) : null}
+      {closed.length > 0 && found.length === 0 ? (
+        <Body>No batch is like that. Let one of the words above go.</Body>
+      ) : null}
+      <Columns>
+        {found.slice(0, shown).map((run) => (
+          <Record
+            key={run.id}
+            run={run}
+            latest={latest.has(run.id)}
+            picked={two.includes(run.id)}
+            onPick={closed.length > 1 ? () => pick(run.id) : null}
+          />
+        ))}
+      </Columns>
+      {found.length > shown ? (
+        <QuietAction
+          title={`${Math.min(PAGE, found.length - shown)} more of ${found.length - shown}`}
+          onPress={() => setShown(shown + PAGE)}
+        />
+      ) : null}
+      {first && second ? (
+        <CompareRuns a={first} b={second} visible={comparing} onClose={() => setComparing(false)} />
+      ) : null}
+    </LogbookFrame>
   );
 }
 
@@ -112,7 +89,17 @@ const PAGE = 20;
 /** So many of the last runs show at once what they taught. */
 const LATEST = 2;
 
-function Record({ run, latest }: { readonly run: RunDoc; readonly latest: boolean }) {
+function Record({
+  run,
+  latest,
+  picked,
+  onPick,
+}: {
+  readonly run: RunDoc;
+  readonly latest: boolean;
+  readonly picked: boolean;
+  readonly onPick: (() => void) | null;
+}) {
   const [asked, setAsked] = useState(latest);
   const words = useRunWords();
   const { line } = useTokens();
@@ -123,7 +110,9 @@ function Record({ run, latest }: { readonly run: RunDoc; readonly latest: boolea
     <Card title={run.name}>
       <Small>{`${momentText(closed.at)}. ${words(run)}.`}</Small>
       <Compare name="Pieces" planned={String(wanted)} happened={String(closed.made)} />
-      <Compare name="Ended" planned="" happened={FINISH_WORDS[closed.finish]} />
+      {run.lines.some(isDomed) ? (
+        <Compare name="Ended" planned="" happened={FINISH_WORDS[closed.finish]} />
+      ) : null}
       {run.clocks.map((clock) => {
         const factor = observedFactor(clock);
         if (factor === null || clock.endedAt === null) return null;
@@ -136,6 +125,14 @@ function Record({ run, latest }: { readonly run: RunDoc; readonly latest: boolea
           />
         );
       })}
+      {closed.photo ? (
+        <Image
+          source={{ uri: closed.photo }}
+          aria-label={`Photo of ${run.name}`}
+          resizeMode="cover"
+          style={{ width: '100%', height: 180, borderRadius: 12 }}
+        />
+      ) : null}
       {closed.note ? (
         <View style={{ borderTopWidth: 1, borderTopColor: line, paddingTop: space(1) }}>
           <Body>{closed.note}</Body>
@@ -146,10 +143,22 @@ function Record({ run, latest }: { readonly run: RunDoc; readonly latest: boolea
       ) : (closed.evidence ?? []).length > 0 ? (
         <QuietAction title="What it taught" onPress={() => setAsked(true)} />
       ) : null}
-      <Again run={run} title="Bake it again" label={`Bake ${run.name} again, on another date`} />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
+        <Again run={run} title="Bake it again" label={`Bake ${run.name} again, on another date`} />
+        {onPick ? (
+          <QuietAction
+            title={picked ? 'Not compared' : 'Compare'}
+            label={picked ? `Do not compare ${run.name}` : `Compare ${run.name} with another`}
+            onPress={onPick}
+          />
+        ) : null}
+      </View>
     </Card>
   );
 }
+
+/** What bakes in wells of its own ends flat or domed; a pop or a mug does not. */
+const isDomed = ({ family }: Line): boolean => family === 'cupcake' || family === 'mini';
 
 function Compare({
   name,

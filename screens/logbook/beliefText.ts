@@ -12,5 +12,8 @@ export function beliefText(
     const share = mean === 0 ? 0 : Math.round((spread / mean) * 100);
     return `×${formatNumber(mean, 2, style.decimal)}, give or take ${share} %`;
   }
+  // A coat is a millimetre thick: its tenths are what it is about.
+  if (unit === 'mm' && mean < 10)
+    return `${formatNumber(mean, 2, style.decimal)} ± ${formatNumber(spread, 2, style.decimal)} mm`;
   return `${showText(mean, unit, style)} ± ${showText(spread, unit === '°C' ? 'K' : unit, style)}`;
 }

@@ -6,10 +6,11 @@ import { newLine } from '../../core/line/newLine';
 import { lineFromPiece } from '../../core/model/pieceDoc';
 import { shareLots } from '../../core/line/lots';
 import { useNow } from '../../state/clock';
-import { piecesIn, runKey } from '../../state/documents';
+import { piecesIn } from '../../state/documents';
 import { newId } from '../../state/ids';
 import { useRunNow, type RunPlan } from '../../state/plans';
-import { change, changeLines, changeRunOf, useDocuments, useKitchen, useScreen } from '../../state/store';
+import { takeOutRun } from '../../state/learned';
+import { changeLines, changeRunOf, useDocuments, useKitchen, useScreen } from '../../state/store';
 import { whenText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -177,7 +178,7 @@ function RunName({ run }: { readonly run: RunDoc }) {
         icon="bin"
         onPress={() => {
           router.navigate('/');
-          change(`Take out ${run.name}`, { [runKey(run.id)]: null });
+          takeOutRun(run);
         }}
       />
       <TextSheet

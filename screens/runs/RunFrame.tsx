@@ -6,13 +6,13 @@ import { useNow } from '../../state/clock';
 import { useRun, type OpenRun } from '../../state/plans';
 import { awayText, whenText } from '../../state/time';
 import { MainAction } from '../../ui/actions';
+import { BandTabs } from '../../ui/bandTabs';
 import { Card } from '../../ui/card';
 import { Notice } from '../../ui/notice';
 import { Screen } from '../../ui/screen';
 import { Strata } from '../../ui/strata';
-import { Tap } from '../../ui/tap';
 import { Small } from '../../ui/text';
-import { EXTRA_WIDE, FONT, WIDE, space, useTokens } from '../../ui/theme';
+import { EXTRA_WIDE, WIDE } from '../../ui/theme';
 import { LineCut } from './LineCut';
 import { LineTabs } from './LineTabs';
 import { RunList } from './RunList';
@@ -128,45 +128,16 @@ function Beside({ runId, plan }: { readonly runId: string; readonly plan: LinePl
   );
 }
 
-/** The stages of a run, in the order of the work, as one banded strip. */
+/** The stages of a run, in the order of the work. */
 function Stages({ id, stage }: { readonly id: string; readonly stage: Stage }) {
   const router = useRouter();
-  const { carnelian, line, inkSoft, ink } = useTokens();
-  const at = STAGES.findIndex((item) => item.stage === stage);
   return (
-    <View role="tablist" aria-label="Stages of the run" style={{ flexDirection: 'row', gap: 3 }}>
-      {STAGES.map((item, i) => {
-        const here = i === at;
-        return (
-          <Tap
-            key={item.stage}
-            role="tab"
-            selected={here}
-            label={item.name}
-            onPress={() => router.navigate(stageHref(id, item.stage))}
-            style={{ flex: 1, alignItems: 'center', gap: 4 }}
-          >
-            <Small
-              style={{
-                color: here ? ink : inkSoft,
-                fontFamily: here ? FONT.sansStrong : FONT.sans,
-                fontSize: 15,
-              }}
-            >
-              {item.name}
-            </Small>
-            <View
-              style={{
-                height: here ? 6 : 3,
-                width: '100%',
-                borderRadius: 3,
-                backgroundColor: i <= at ? carnelian : line,
-                marginTop: space(0.5),
-              }}
-            />
-          </Tap>
-        );
-      })}
-    </View>
+    <BandTabs
+      label="Stages of the run"
+      tabs={STAGES.map((one) => ({ id: one.stage, name: one.name }))}
+      at={stage}
+      onGo={(to) => router.navigate(stageHref(id, to))}
+      inOrder
+    />
   );
 }

@@ -8,7 +8,7 @@ import { useDocuments } from '../../state/store';
 import { whenText } from '../../state/time';
 import { QuietAction } from '../../ui/actions';
 import { Tap } from '../../ui/tap';
-import { Small, Strong } from '../../ui/text';
+import { Heading, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 import { stageHref } from './stages';
 import { pieceWords } from './words';
@@ -31,7 +31,7 @@ export function useRunWords(): (run: RunDoc) => string {
 
 /** The runs at the left of a wide screen. */
 export function RunList({ openId }: { readonly openId: string | null }) {
-  const runs = useDocuments((state) => state.docs);
+  const all = runsIn(useDocuments((state) => state.docs));
   const router = useRouter();
   const { line } = useTokens();
   return (
@@ -46,11 +46,50 @@ export function RunList({ openId }: { readonly openId: string | null }) {
         contentContainerStyle={{ padding: space(2), gap: space(1) }}
       >
         <QuietAction title="New run" icon="plus" onPress={() => router.navigate('/runs/new')} />
-        {runsIn(runs).map((run) => (
-          <RunRow key={run.id} run={run} open={run.id === openId} />
-        ))}
+        {all
+          .filter((run) => !run.closed)
+          .map((run) => (
+            <RunRow key={run.id} run={run} open={run.id === openId} />
+          ))}
+        <ClosedRows runs={all.filter((run) => run.closed)} openId={openId} />
       </ScrollView>
     </View>
+  );
+}
+
+/** So many closed runs stand beside the open ones. */
+const CLOSED = 3;
+
+/** The last closed runs; all of them are in the logbook. */
+export function ClosedRows({
+  runs,
+  openId = null,
+  most = CLOSED,
+}: {
+  readonly runs: readonly RunDoc[];
+  readonly openId?: string | null;
+  readonly most?: number;
+}) {
+  const router = useRouter();
+  const shown = [...runs].sort((a, b) => (b.closed?.at ?? 0) - (a.closed?.at ?? 0)).slice(0, most);
+  // The one that is looked at stands there, however long ago it was.
+  const open = runs.find(({ id }) => id === openId);
+  if (open && !shown.includes(open)) shown.push(open);
+  if (runs.length === 0) return null;
+  return (
+    <>
+      <Heading level={3}>Closed</Heading>
+      {shown.map((run) => (
+        <RunRow key={run.id} run={run} open={run.id === openId} />
+      ))}
+      {runs.length > shown.length ? (
+        <QuietAction
+          title={`All ${runs.length} in the logbook`}
+          icon="logbook"
+          onPress={() => router.navigate('/logbook')}
+        />
+      ) : null}
+    </>
   );
 }
 

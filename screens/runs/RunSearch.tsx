@@ -6,7 +6,10 @@ import { useDocuments } from '../../state/store';
 import { Chip, Chips } from '../../ui/actions';
 import { Body, Heading } from '../../ui/text';
 import { space } from '../../ui/theme';
-import { RunRow, useRunWords } from './RunList';
+import { ClosedRows, RunRow, useRunWords } from './RunList';
+
+/** So many closed runs show at once when one is looked for. */
+const FOUND = 12;
 
 /** All runs, to look for one by its name, its pieces or its date, and in the order of when they are wanted. */
 export function RunSearch() {
@@ -26,7 +29,13 @@ export function RunSearch() {
   return (
     <View style={{ gap: space(1.5) }}>
       <Heading level={3}>{`All ${runs.length} runs`}</Heading>
-      <TextInput mode="outlined" label="Look for a run" value={sought} onChangeText={setSought} />
+      <TextInput
+        mode="outlined"
+        label="Look for a run"
+        aria-label="Look for a run"
+        value={sought}
+        onChangeText={setSought}
+      />
       <Chips label="Order">
         <Chip title="Soonest first" selected={!last} onPress={() => setLast(false)} />
         <Chip title="Latest first" selected={last} onPress={() => setLast(true)} />
@@ -35,10 +44,7 @@ export function RunSearch() {
       {open.map((run) => (
         <RunRow key={run.id} run={run} />
       ))}
-      {closed.length > 0 ? <Heading level={3}>Closed</Heading> : null}
-      {closed.map((run) => (
-        <RunRow key={run.id} run={run} />
-      ))}
+      <ClosedRows runs={closed} most={parts.length > 0 ? FOUND : 3} />
     </View>
   );
 }

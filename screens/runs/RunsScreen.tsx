@@ -31,7 +31,7 @@ import { later } from '../later';
 import { LineCut, PieceDrawing } from './LineCut';
 import { nextThing } from './nextThing';
 import { stageHref } from './stages';
-import { RunRow, useRunWords } from './RunList';
+import { ClosedRows, RunRow, useRunWords } from './RunList';
 import { FAMILY_WORDS } from './words';
 
 /** From so many runs on they can be looked for. */
@@ -62,7 +62,7 @@ export function RunsScreen() {
         icon="down"
         onPress={() => useScreen.getState().setBringing(true)}
       />
-      {runs.length >= MANY_RUNS ? (
+      {open.length >= MANY_RUNS ? (
         <RunSearch />
       ) : (
         <>
@@ -70,10 +70,7 @@ export function RunsScreen() {
           {others.map((run) => (
             <RunRow key={run.id} run={run} />
           ))}
-          {closed.length > 0 ? <Heading level={3}>Closed</Heading> : null}
-          {closed.map((run) => (
-            <RunRow key={run.id} run={run} />
-          ))}
+          <ClosedRows runs={closed} />
         </>
       )}
     </Screen>

@@ -1,3 +1,0 @@
-import { later } from '../screens/later';
-
-export default later('LogbookScreen');

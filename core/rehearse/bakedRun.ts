@@ -1,0 +1,218 @@
+import { nextLookAt, recordLook, startClock } from '../bench/clock';
+import { localOf, minutesOf } from '../model/localTime';
+import type { BenchEvent, ClockDoc, Line, RunDoc, RunFile } from '../model/documents';
+import { stemOf } from '../bench/amounts';
+import { BOWL, PORTION } from '../bench/portioningOf';
+import { planWhole, type LinePlan } from '../plan';
+import { BIND_STEP_G } from '../process/bind.table';
+import { withoutLearned } from '../learn/beliefs';
+import { SEEING } from '../learn/learn.table';
+import { dayOfFile } from '../schedule/chores';
+import { toEnd, type Chance } from '../schedule/solver';
+import type { Hidden } from './hidden';
+import { SEEN, trueBakeS } from './scenes';
+
+/** How one pair of hands works, that nobody has written down. */
+export interface Hands {
+  /** Time that a step takes against what the day has for it, as a factor. */
+  readonly pace: number;
+  /** Pieces as they are portioned, as a standard deviation of the logarithm, and how much heavier the last is than the first. */
+  readonly scatter: number;
+  readonly drift: number;
+  /** Of a hundred pieces, so many are spoilt or eaten. */
+  readonly spoilt: number;
+}
+
+/** A batch of which something was not as it should be. */
+export interface Mishap {
+  /** The oven's door stood open: a load takes so much longer. */
+  readonly bakes?: number;
+}
+
+/**
+ * A run as it comes out of the simulated kitchen: baked by its own plan, looked at when its clocks say so, squeezed, weighed
+ * and coated, with the kitchen's hidden true values behind every answer. It is not closed.
+ * @param hidden what is true of the kitchen, and `loss`: what baking loses beyond what is reckoned, as a share of the batter
+ */
+export function bakedRun(
+  file: RunFile,
+  hidden: Hidden & { readonly loss: number },
+  hands: Hands,
+  chance: Chance,
+  mishap: Mishap = {},
+): RunDoc {
+  const { run } = file;
+  const log: BenchEvent[] = [];
+  const clocks: ClockDoc[] = [];
+  const day = toEnd(dayOfFile(file, 4, 60));
+  if (!day) throw new Error('invariant: a run that is baked has a day');
+  const { timeOf, tell } = diary(log, run.readyAt);
+  const noise = (param: string) => (SEEING[param]?.noise ?? 0) * chance.normal();
+  const lines = run.lines.map((line): Line => {
+    const measured = { ...line.measured };
+    const planned = (kitchen = file.kitchen): LinePlan => {
+      const whole = planWhole({ ...file, kitchen, run: { ...run, lines: [{ ...line, measured }] } });
+      const [plan] = whole.lines;
+      if (!plan?.planned) throw new Error('invariant: a run that is baked can be planned');
+      return plan;
+    };
+    const plan = planned();
+    // What is true does not move with what was learned of it.
+    const started = () => planned(withoutLearned(file.kitchen));
+    const mine = day.chores.filter(({ chore }) => chore.lineIds.includes(line.id));
+    const atOf = (...stems: readonly string[]) => {
+      const found = mine.find(({ chore }) => stems.includes(stemOf(chore)));
+      return found ? { chore: found.chore.id, at: timeOf(found.endAt) } : null;
+    };
+    clocks.push(
+      ...bakedLoads(
+        plan,
+        trueBakeS(started(), hidden),
+        noise,
+        mishap,
+        mine
+          .filter(({ chore }) => ['load', 'bake', 'group'].includes(stemOf(chore)))
+          .map(({ startAt }) => timeOf(startAt)),
+      ),
+    );
+    const [bake] = plan.parts.crumbBakes;
+    if (bake) {
+      const lost = hidden.loss + noise('bake.lossShare');
+      measured[bake.bowl.own.id] = Math.round(bake.bowl.own.value);
+      const [fresh] = started().parts.crumbBakes;
+      const kept = fresh ? fresh.crumb.value / fresh.bowl.own.value : 0;
+      measured[bake.crumb.id] = Math.round(bake.bowl.own.value * (kept - lost));
+    }
+    const bowl = planned();
+    const { dough } = bowl.parts;
+    const bound = atOf('bind');
+    if (dough && bound) {
+      const needG = (started().parts.dough?.need.value ?? 0) * hidden.thirst * Math.exp(noise('bind.factor'));
+      let addedG = dough.first.value;
+      let at = bound.at - 600_000;
+      for (let spoons = 0; addedG < needG && spoons < 40; spoons += 1) {
+        tell(at, { what: 'answered', chore: bound.chore, to: 'squeeze', answer: 'crumbles' });
+        addedG +=
+          addedG >= dough.need.value * BIND_STEP_G.fineFrom ? BIND_STEP_G.teaspoon : BIND_STEP_G.spoon;
+        at += 45_000;
+      }
+      tell(at, { what: 'answered', chore: bound.chore, to: 'squeeze', answer: 'holds' });
+    }
+    portion(bowl, dough ? atOf('roll') : atOf('fill'), hands, chance, tell);
+    const { coat } = planned().parts;
+    const dipped = atOf('dip');
+    if (coat && dipped) {
+      const anchorG = coat.taken.value - coat.each.value;
+      const thick = hidden.coatThick * Math.exp(noise('coat.mm'));
+      for (let i = 0; i < 3; i += 1) {
+        const value =
+          Math.round(
+            ((started().parts.coat?.each.value ?? 0) * thick * Math.exp(0.03 * chance.normal()) + anchorG) *
+              10,
+          ) / 10;
+        tell(dipped.at - (3 - i) * 60_000, {
+          what: 'answered',
+          chore: dipped.chore,
+          to: 'coat',
+          answer: 'weighed',
+          value,
+        });
+      }
+    }
+    return { ...line, measured };
+  });
+  // Steps end as the day has them, later by what these hands take.
+  let behindMs = 0;
+  for (const { chore, startAt, endAt } of day.chores) {
+    const plannedMs = timeOf(endAt) - timeOf(startAt);
+    if (chore.kind === 'hands')
+      behindMs += plannedMs * (hands.pace * Math.exp(0.15 * chance.normal()) - 1) * 0.5;
+    tell(timeOf(endAt) + behindMs, { what: 'done', chore: chore.id });
+  }
+  const total = lines.reduce((sum, { count }) => sum + count, 0);
+  const spoilt = Math.round((total * hands.spoilt) / 100 + 0.4 * Math.abs(chance.normal()));
+  const [first] = lines;
+  if (spoilt > 0 && first)
+    tell(timeOf(run.readyAt) - 600_000, { what: 'lost', lineId: first.id, pieces: spoilt });
+  log.sort((a, b) => a.at - b.at);
+  return { ...run, lines, clocks, log };
+}
+
+type Tell = (at: number, event: Telling) => void;
+type Telling = { readonly [K in BenchEvent as K['what']]: Omit<K, 'id' | 'at'> }[BenchEvent['what']];
+
+/** Moments of the run's local times, as if its place were at Greenwich, and its log. */
+function diary(
+  log: BenchEvent[],
+  readyAt: string,
+): { readonly timeOf: (local: string) => number; readonly tell: Tell } {
+  const timeOf = (local: string) => minutesOf(local) * 60_000;
+  const prefix = localOf(minutesOf(readyAt)).slice(5, 10).replace('-', '');
+  return {
+    timeOf,
+    tell: (at, event) => {
+      const id = `b${prefix}-${log.length + 1}`;
+      log.push({ ...event, id, at: Math.round(at) } as unknown as BenchEvent);
+    },
+  };
+}
+
+/** Every load, looked at as its clock says until it is done. */
+function bakedLoads(
+  plan: LinePlan,
+  trueS: number | null,
+  noise: (param: string) => number,
+  mishap: Mishap,
+  starts: readonly number[],
+): ClockDoc[] {
+  const { clocked, micro } = plan.parts;
+  if (!clocked || trueS === null || starts.length === 0) return [];
+  const today = Math.exp(noise(micro ? 'micro.factor' : 'bake.factor')) * (mishap.bakes ?? 1);
+  let free = 0;
+  return clocked.sizes.map((pieces, i) => {
+    const ofLoad = i === clocked.sizes.length - 1 && clocked.last ? clocked.last.time : clocked.time;
+    const times = {
+      firstLookS: clocked.firstLook.value * (ofLoad.value / clocked.time.value),
+      expectedS: ofLoad.value,
+      latestS: ofLoad.high,
+    };
+    const doneS = (trueS * ofLoad.value * today) / clocked.time.value;
+    const at = Math.max(free, starts[i] ?? starts.at(-1) ?? 0);
+    let clock = startClock(`c${i + 1}-${plan.line.id}`, plan.line.id, i + 1, pieces, times, at);
+    // Eyes come a little after the clock.
+    while (clock.endedAt === null) {
+      const next = nextLookAt(clock) + 5_000;
+      const share = (next - at) / 1000 / doneS;
+      const saw =
+        share >= SEEN.brown ? 'brown' : share >= SEEN.clean ? 'clean' : share > SEEN.wet ? 'crumbs' : 'wet';
+      clock = recordLook(clock, saw, Math.round(next));
+    }
+    free = (clock.endedAt ?? at) + 120_000;
+    return clock;
+  });
+}
+
+/** Pieces on the scale, one after another, heavier as the hand tires. */
+function portion(
+  plan: LinePlan,
+  step: { readonly chore: string; readonly at: number } | null,
+  hands: Hands,
+  chance: Chance,
+  tell: Tell,
+): void {
+  const { dough, portion: each, count } = plan.parts;
+  const aim = dough ? dough.portion.value : each?.value;
+  if (!step || aim === undefined) return;
+  const n = Math.min(24, Math.round(count.made.value));
+  if (dough)
+    tell(step.at - (n + 1) * 20_000, {
+      what: 'weighed',
+      chore: step.chore,
+      of: BOWL,
+      massG: Math.round(dough.ready.value),
+    });
+  for (let i = 0; i < n; i += 1) {
+    const massG = Math.round(aim * (1 + (hands.drift * i) / n) * Math.exp(hands.scatter * chance.normal()));
+    tell(step.at - (n - i) * 20_000, { what: 'weighed', chore: step.chore, of: PORTION, massG });
+  }
+}

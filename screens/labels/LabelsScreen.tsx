@@ -1,0 +1,334 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { allergenNames } from '../../core/caution/allergens.table';
+import {
+  LABEL_SHEETS,
+  LAWFUL_MM,
+  bestBy,
+  daysOf,
+  labelIngredients,
+  labelsSvg,
+  lettersFor,
+  placesOn,
+  type LabelParagraph,
+  type LabelSheet,
+  type LabelText,
+} from '../../core/logbook';
+import { KEPT_PLACES, type Line, type RunDoc } from '../../core/model/documents';
+import { formatNumber, join, show, type NumberStyle } from '../../core/quantity';
+import { fileStem, saveFile } from '../../state/exchange';
+import { usePlanOf, useRun, type LinePlan, type RunPlan } from '../../state/plans';
+import { useNumberStyle } from '../../state/store';
+import { dateOf, localNow, longDateText } from '../../state/time';
+import { MainAction, QuietAction } from '../../ui/actions';
+import { Card } from '../../ui/card';
+import { Notice } from '../../ui/notice';
+import { NumberValue } from '../../ui/numberValue';
+import { Columns, Screen } from '../../ui/screen';
+import { ChoiceValue, Sentence, Words } from '../../ui/sentence';
+import { Body, Small } from '../../ui/text';
+import { FONT } from '../../ui/theme';
+import { pieceWords } from '../runs/words';
+import { PriceCard } from './PriceCard';
+import { Preview, printPages } from './paper';
+
+/** Labels of a run, drawn to scale on the sheet that is in the printer, and what a piece has to cost. */
+export function LabelsScreen({ id }: { readonly id: string }) {
+  const view = useRun(id);
+  const router = useRouter();
+  const back = () => router.navigate({ pathname: '/runs/[id]', params: { id } });
+  if (view.state !== 'open')
+    return (
+      <Screen title={view.state === 'missing' ? 'No such run' : 'Labels'} onBack={() => router.navigate('/')}>
+        {view.state === 'missing' ? (
+          <Notice fault="This run is not in this browser." mend="It may have been taken out." />
+        ) : (
+          <Small>Reckoning.</Small>
+        )}
+      </Screen>
+    );
+  const planned = view.whole.lines.flatMap((line) => (line.planned ? [line] : []));
+  if (planned.length === 0)
+    return (
+      <Screen title="Labels" under={view.run.name} onBack={back}>
+        <Notice
+          fault="None of its lines can be planned."
+          mend="Mend them under Pieces: what is not known cannot stand on a label."
+        />
+      </Screen>
+    );
+  return <Ready run={view.run} plans={planned} onBack={back} />;
+}
+
+function Ready({
+  run,
+  plans,
+  onBack,
+}: {
+  readonly run: RunDoc;
+  readonly plans: readonly LinePlan[];
+  readonly onBack: () => void;
+}) {
+  const [lineId, setLineId] = useState(plans[0]?.line.id ?? '');
+  const plan = plans.find(({ line }) => line.id === lineId) ?? plans[0];
+  if (!plan) throw new Error('invariant: a run with labels has a line');
+  return <OfLine key={plan.line.id} run={run} plans={plans} plan={plan} onLine={setLineId} onBack={onBack} />;
+}
+
+const nameOf = ({ line, formula }: LinePlan): string =>
+  `${formula ? `${formula.name} ` : ''}${pieceWords(line)}`;
+
+function OfLine({
+  run,
+  plans,
+  plan,
+  onLine,
+  onBack,
+}: {
+  readonly run: RunDoc;
+  readonly plans: readonly LinePlan[];
+  readonly plan: LinePlan;
+  readonly onLine: (id: string) => void;
+  readonly onBack: () => void;
+}) {
+  const style = useNumberStyle();
+  const own = aloneOf(run, plan.line);
+  const alone = usePlanOf(own);
+  const made = Math.max(1, Math.round(plan.parts.count.made.value));
+  const [sheetId, setSheetId] = useState(LABEL_SHEETS[0]?.id ?? '');
+  const [count, setCount] = useState(made);
+  const [free, setFree] = useState(0);
+  const sheet = LABEL_SHEETS.find(({ id }) => id === sheetId) ?? LABEL_SHEETS[0];
+  if (!sheet) throw new Error('invariant: there are sheets of labels');
+  const places = placesOn(sheet).length;
+  const skipped = Math.min(free, places - 1);
+  const paragraphs = alone ? paragraphsOf(run, plan, alone, style) : null;
+  const mm = paragraphs && lettersFor(paragraphs, sheet);
+  const larger = paragraphs && LABEL_SHEETS.filter((one) => lettersFor(paragraphs, one) !== null).at(-1);
+  const label: LabelText | null = paragraphs && mm !== null ? { paragraphs, mm } : null;
+  const pages = label ? pagesOf(sheet, label, count, skipped) : [];
+  return (
+    <Screen
+      title="Labels"
+      under={run.name}
+      onBack={onBack}
+      broad
+      foot={
+        pages.length > 0 ? (
+          <>
+            <MainAction
+              title={`Print ${pages.length === 1 ? 'one page' : `${pages.length} pages`}`}
+              onPress={() => printPages(sheet, pages)}
+            />
+            <QuietAction
+              title="Save the page as SVG"
+              icon="down"
+              onPress={() => saveFile(`${fileStem(run.name)}-labels.svg`, pages[0] ?? '', 'image/svg+xml')}
+            />
+          </>
+        ) : undefined
+      }
+    >
+      <Columns>
+        <View style={{ gap: 16 }}>
+          <Sentence>
+            <NumberValue
+              label="Labels"
+              text={String(count)}
+              ask={{
+                title: 'How many labels',
+                value: count,
+                unit: '',
+                min: 1,
+                max: 2000,
+                whole: true,
+                quick: [made],
+              }}
+              onSave={setCount}
+            />
+            <Words>labels for</Words>
+            {plans.length > 1 ? (
+              <ChoiceValue
+                label="Of which line"
+                title="Labels of which line"
+                value={plan.line.id}
+                text={nameOf(plan)}
+                choices={plans.map((one) => ({ value: one.line.id, title: nameOf(one) }))}
+                onChoose={onLine}
+              />
+            ) : (
+              <Words>{nameOf(plan)}</Words>
+            )}
+            <Words>on</Words>
+            <ChoiceValue
+              label="Sheet"
+              title="The sheet in the printer"
+              value={sheet.id}
+              text={sheet.name}
+              choices={LABEL_SHEETS.map(({ id, name }) => ({ value: id, title: name }))}
+              onChoose={setSheetId}
+              after=","
+            />
+            <Words>the first</Words>
+            <NumberValue
+              label="Places used already"
+              text={String(skipped)}
+              ask={{
+                title: 'Places used already',
+                value: skipped,
+                unit: '',
+                min: 0,
+                max: places - 1,
+                whole: true,
+              }}
+              onSave={setFree}
+            />
+            <Words>places left free.</Words>
+          </Sentence>
+          {paragraphs && mm === null ? (
+            <Notice
+              fault="All that has to stand there does not fit on labels of this size."
+              mend={
+                larger ? `Take larger ones: ${larger.name}.` : 'Print a sheet to stand beside them instead.'
+              }
+            />
+          ) : null}
+          {larger && mm === null ? (
+            <MainAction title={`Take ${larger.name}`} onPress={() => setSheetId(larger.id)} />
+          ) : null}
+          {mm !== null && mm < LAWFUL_MM ? (
+            <Small soft={false}>
+              {`Letters of ${formatNumber(mm, 1, style.decimal)} mm are small: many food laws ask for an x-height of 1.2 mm, which is about ${formatNumber(LAWFUL_MM, 1, style.decimal)} mm here. A larger label has room.`}
+            </Small>
+          ) : null}
+          {label ? (
+            <Preview
+              svg={labelsSvg(oneOf(sheet), [label], { edges: true, family: FONT.sans })}
+              sheet={oneOf(sheet)}
+              label={wordsOf(label)}
+            />
+          ) : null}
+          {label ? (
+            <Preview
+              svg={labelsSvg(sheet, onPage(sheet, label, count, skipped, 0), {
+                edges: true,
+                family: FONT.sans,
+              })}
+              sheet={sheet}
+              label={`The first of ${pages.length} pages, ${sheet.name}`}
+            />
+          ) : null}
+        </View>
+        <View style={{ gap: 16 }}>
+          <PriceCard run={run} plan={plan} alone={alone && { run: own, whole: alone }} />
+          <Card title="Before they are stuck on">
+            <Body>
+              Ingredients and allergens stand as the formula’s lines tell them. Read the packets: what a
+              packet says it may contain is not known here.
+            </Body>
+            <Small>
+              What a label has to say where you sell or give away is local food law, and so is who may sell
+              from a home kitchen. Print at full size, without fitting to the page.
+            </Small>
+          </Card>
+        </View>
+      </Columns>
+    </Screen>
+  );
+}
+
+const aloneRuns = new WeakMap<RunDoc, Map<string, RunDoc>>();
+/** The run with that line and no other: what only that line is made of. */
+function aloneOf(run: RunDoc, line: Line): RunDoc {
+  const known = aloneRuns.get(run) ?? new Map<string, RunDoc>();
+  aloneRuns.set(run, known);
+  const before = known.get(line.id);
+  if (before) return before;
+  const one: RunDoc = { ...run, id: `${run.id}/${line.id}`, lines: [line], measured: {} };
+  known.set(line.id, one);
+  return one;
+}
+
+const PLACE_WORDS = {
+  room: 'Keep cool and dry.',
+  fridge: 'Keep in the fridge.',
+  freezer: 'Keep frozen.',
+} as const;
+
+/** What stands on a label, in its order. */
+function paragraphsOf(run: RunDoc, plan: LinePlan, alone: RunPlan, style: NumberStyle): LabelParagraph[] {
+  const ingredients = labelIngredients({ lines: [plan.line] }, alone);
+  const unknown = ingredients.filter(({ known }) => !known).map(({ name }) => name);
+  const made = run.closed ? localNow(run.closed.at).slice(0, 10) : run.readyAt.slice(0, 10);
+  const days = daysOf(plan.keeping);
+  // Where it keeps longest without the freezer: a label says how to keep it, and until when like that.
+  const place = KEPT_PLACES.filter((one) => one !== 'freezer').reduce((best, one) =>
+    (days[one] ?? -1) > (days[best] ?? -1) ? one : best,
+  );
+  const by = bestBy({ place, since: made, used: 0, days });
+  const date = (local: string) => longDateText(dateOf(`${local}T12:00`));
+  const contains = allergenNames(plan.allergens);
+  return [
+    { runs: [{ text: capital(nameOf(plan)), strong: true }], times: 1.35 },
+    {
+      runs: [
+        { text: 'Ingredients: ' },
+        ...ingredients.flatMap(({ name, allergens, known }, i) => [
+          { text: `${name}${known ? '' : ' (not checked)'}`, strong: allergens.length > 0 },
+          { text: i === ingredients.length - 1 ? '.' : ', ' },
+        ]),
+      ],
+    },
+    ...(contains.length > 0 ? [{ runs: [{ text: `Contains ${contains.join(', ')}.`, strong: true }] }] : []),
+    ...(unknown.length > 0 ? [{ runs: [{ text: `Not known what is in: ${unknown.join(', ')}.` }] }] : []),
+    {
+      runs: [
+        { text: `Made ${date(made)}. ` },
+        { text: by === null ? 'Eat today. ' : `Best by ${date(by)}. `, strong: true },
+        { text: PLACE_WORDS[place] },
+      ],
+    },
+    { runs: [{ text: `About ${weightOf(plan, style)} each.` }] },
+  ];
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+function weightOf(plan: LinePlan, style: NumberStyle): string {
+  const each = plan.has('piece.mass')
+    ? plan.figure('piece.mass').value
+    : plan.figure('finished.total').value / Math.max(1, plan.parts.count.made.value);
+  return join(show(each, 'g', style));
+}
+
+/** The labels of one page, empty where a place is left free. */
+function onPage(sheet: LabelSheet, label: LabelText, count: number, free: number, page: number): LabelText[] {
+  const places = placesOn(sheet).length;
+  const EMPTY: LabelText = { paragraphs: [], mm: label.mm };
+  return Array.from({ length: places }, (_, i) => {
+    const at = page * places + i - free;
+    return at >= 0 && at < count ? label : EMPTY;
+  });
+}
+
+function pagesOf(sheet: LabelSheet, label: LabelText, count: number, free: number): string[] {
+  const pages = Math.ceil((count + free) / placesOn(sheet).length);
+  return Array.from({ length: pages }, (_, page) =>
+    labelsSvg(sheet, onPage(sheet, label, count, free, page), { family: FONT.sans }),
+  );
+}
+
+/** One label as a sheet of its own, to be read on the screen. */
+const oneOf = (sheet: LabelSheet): LabelSheet => ({
+  ...sheet,
+  pageWide: sheet.wide,
+  pageHigh: sheet.high,
+  columns: 1,
+  rows: 1,
+  left: 0,
+  top: 0,
+});
+
+const wordsOf = ({ paragraphs }: LabelText): string =>
+  paragraphs.map(({ runs }) => runs.map(({ text }) => text).join('')).join(' ');
