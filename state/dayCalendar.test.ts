@@ -1,12 +1,8 @@
-import { TextEncoder } from 'node:util';
 import ICAL from 'ical.js';
 import { toEnd } from '../core/schedule/solver';
 import { dayOfFile } from '../core/schedule/chores';
 import { FAMILY_FILES } from '../demo/families';
 import { calendarText } from './dayCalendar';
-
-// A browser has it; the page of these tests has not.
-globalThis.TextEncoder ??= TextEncoder as typeof globalThis.TextEncoder;
 
 describe('a day as iCalendar', () => {
   const file = FAMILY_FILES['minis'];

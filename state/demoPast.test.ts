@@ -12,13 +12,11 @@ const answer = (over: Partial<Response>) =>
 
 describe('the past of the demo', () => {
   const before = globalThis.fetch;
-  const timeout = AbortSignal.timeout;
   beforeAll(() => {
     AbortSignal.timeout ??= () => new AbortController().signal;
   });
   afterAll(() => {
     globalThis.fetch = before;
-    AbortSignal.timeout = timeout;
   });
 
   it('comes before the Saturday to come', async () => {

@@ -15,12 +15,21 @@ function taught(docs: Docs, run: RunDoc | null, kitchen: KitchenDoc, now: number
   return planner ? planner.withLearned(kitchen, runs, now) : kitchen;
 }
 
-/** Closes a run: what it says of the kitchen is kept with it and taken to heart. One change, which undo takes back whole. */
-export function closeRun(label: string, runId: string, closed: Closed): void {
+/**
+ * Closes a run: what it says of the kitchen is kept with it and taken to heart. One change, which undo takes back whole.
+ * @param first what else becomes of it as it is closed
+ */
+export function closeRun(
+  label: string,
+  runId: string,
+  closed: Closed,
+  first: (run: RunDoc) => RunDoc = (run) => run,
+): void {
   const { docs } = useDocuments.getState();
-  const run = runIn(docs, runId);
+  const found = runIn(docs, runId);
   const { planner } = usePlanner.getState();
-  if (!run) return;
+  if (!found) return;
+  const run = first(found);
   const evidence = planner?.evidenceOf(fileOf(run, docs, 0), closed.at) ?? [];
   const next: RunDoc = { ...run, closed: { ...closed, ...(evidence.length > 0 ? { evidence } : {}) } };
   change(label, {

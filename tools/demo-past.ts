@@ -56,19 +56,19 @@ const PAST: readonly Batch[] = [
   {
     name: 'Strawberry supper',
     weeksBefore: 21,
-    line: { ...at(CUBES, 0), count: 30, columns: 6, rows: 5, lots: [] } as Line,
+    line: { ...at(CUBES, 0), count: 30, columns: 6, rows: 5, lots: [] },
     note: '',
   },
   {
     name: 'Stewards’ break',
     weeksBefore: 19,
-    line: { ...at(MUGS, 0), count: 6, frosting: null } as Line,
+    line: { ...at(MUGS, 0), count: 6, frosting: null },
     note: 'The third round went in with the door still hot.',
   },
   {
     name: 'Bean feast',
     weeksBefore: 16,
-    line: { ...at(CAKESICLES, 0), count: 12, lots: [] } as Line,
+    line: { ...at(CAKESICLES, 0), count: 12, lots: [] },
     note: '',
   },
   {
@@ -82,10 +82,10 @@ const PAST: readonly Batch[] = [
   {
     name: 'Makers’ tea',
     weeksBefore: 9,
-    line: cakes(20, { formulaId: 'formula-beetroot-ginger', ovenId: 'oven-fan' } as Partial<Line>),
+    line: cakes(20, { formulaId: 'formula-beetroot-ginger', ovenId: 'oven-fan' }),
     note: 'In the small oven, as the hall was taken.',
   },
-  { name: 'Apple day', weeksBefore: 6, line: { ...at(MUGS, 0), count: 9, frosting: null } as Line, note: '' },
+  { name: 'Apple day', weeksBefore: 6, line: { ...at(MUGS, 0), count: 9, frosting: null }, note: '' },
   { name: 'Bulb planting', weeksBefore: 4, line: cakes(24), note: '' },
   {
     name: 'Lantern making',

@@ -1,3 +1,4 @@
+import { TextEncoder } from 'node:util';
 import 'fake-indexeddb/auto';
 import { configure } from '@testing-library/react';
 import type * as BakeCurveModule from '../core/process/bakeCurve';
@@ -6,6 +7,8 @@ import type * as WorkModule from '../core/schedule/chores';
 import type * as TriedModule from '../workers/tried';
 
 jest.setTimeout(30000);
+// A browser has it; the page of these tests has not.
+globalThis.TextEncoder ??= TextEncoder as typeof globalThis.TextEncoder;
 // Kept values are texts; the page of these tests has no way to copy anything else.
 globalThis.structuredClone ??= <T>(value: T): T => value;
 // What is hidden is not drawn at all here; looking for what might be hidden takes most of a test's time.

@@ -43,6 +43,7 @@ const what: fc.Arbitrary<Untimed> = fc.oneof(
   }),
   fc.record({ what: fc.constant('lost' as const), lineId, pieces: fc.integer({ min: 1, max: 9 }) }),
   fc.record({ what: fc.constant('counted' as const), lineId, pieces: fc.integer({ min: 1, max: 60 }) }),
+  fc.record({ what: fc.constant('line closed' as const), lineId, made: fc.integer({ min: 0, max: 60 }) }),
   fc.record({ what: fc.constant('handed' as const), lineId, away: fc.boolean() }),
   fc.record({ what: fc.constantFrom('paused' as const, 'resumed' as const) }),
   fc.record({
@@ -161,5 +162,20 @@ describe('the bench', () => {
     expect(ready([])).toContain(line);
     expect(ready([away])).not.toContain(line);
     expect(ready([away, { ...away, id: 'b', away: false }])).toContain(line);
+  });
+});
+
+describe('a line that is closed while others go on', () => {
+  it('leaves no work of its own, and that of the others as it was', () => {
+    const [first, second] = FILE.run.lines.map(({ id }) => id);
+    if (!first || !second) throw new Error('two lines');
+    const log: BenchEvent[] = [{ id: 'c', at: T0, what: 'line closed', lineId: first, made: 9 }];
+    const [before, after] = [[], log].map((events) => benchOf({ clocks: [], log: events }, CHORES, T0 + 1));
+    expect(after?.state.closedLines.get(first)).toEqual({ made: 9, at: T0 });
+    const own = CHORES.filter(({ lineIds }) => lineIds.length === 1 && lineIds[0] === first);
+    expect(own.length).toBeGreaterThan(3);
+    for (const { id } of own) expect(after?.standing.get(id)?.is).toBe('ended');
+    for (const { id } of CHORES.filter(({ lineIds }) => lineIds.includes(second) && !lineIds.includes(first)))
+      expect([id, after?.standing.get(id)?.is]).toEqual([id, before?.standing.get(id)?.is]);
   });
 });

@@ -32,6 +32,8 @@ export interface BenchState {
   readonly lost: ReadonlyMap<string, number>;
   /** By line, how many its bowl came to as it was portioned, whatever was lost of them before or after. */
   readonly counted: ReadonlyMap<string, number>;
+  /** Lines that are done, each with how many good ones came of it, and when, ms since the epoch. */
+  readonly closedLines: ReadonlyMap<string, { readonly made: number; readonly at: number }>;
   /** By chore, what was weighed and what was answered, in the order in which it was told. */
   readonly weighed: ReadonlyMap<string, readonly Weighed[]>;
   readonly answers: ReadonlyMap<string, readonly Answered[]>;
@@ -63,6 +65,7 @@ export function benchStateOf(log: readonly BenchEvent[]): BenchState {
   const away = new Set<string>();
   const lost = new Map<string, number>();
   const came = new Map<string, number>();
+  const closedLines = new Map<string, { readonly made: number; readonly at: number }>();
   const weighed = new Map<string, readonly Weighed[]>();
   const answers = new Map<string, readonly Answered[]>();
   let pausedAt: number | null = null;
@@ -104,6 +107,9 @@ export function benchStateOf(log: readonly BenchEvent[]): BenchState {
       case 'counted':
         came.set(event.lineId, event.pieces);
         break;
+      case 'line closed':
+        closedLines.set(event.lineId, { made: event.made, at: event.at });
+        break;
       case 'handed':
         if (event.away) away.add(event.lineId);
         else away.delete(event.lineId);
@@ -118,7 +124,7 @@ export function benchStateOf(log: readonly BenchEvent[]): BenchState {
         throw new Error('invariant: what is undone does not count');
     }
   }
-  return { chores, away, lost, counted: came, weighed, answers, pausedAt };
+  return { chores, away, lost, counted: came, closedLines, weighed, answers, pausedAt };
 }
 
 /** When a clock is expected to be ready, ms since the epoch: as it was begun, or as long after a look as it was given. */

@@ -46,6 +46,12 @@ export function benchOf(run: Pick<RunDoc, 'clocks' | 'log'>, chores: readonly Ch
   const state = benchStateOf(run.log ?? []);
   const standing = new Map<string, Standing>();
   for (const chore of chores) standing.set(chore.id, byItself(chore, run, state, now));
+  // What is left of a line that is done is no work any more: of a step for several lines, all of them have to be.
+  for (const chore of chores) {
+    const at = chore.lineIds.map((id) => state.closedLines.get(id)?.at ?? null);
+    if (at.length === 0 || at.includes(null) || standing.get(chore.id)?.is === 'ended') continue;
+    standing.set(chore.id, { is: 'ended', endedAt: Math.max(...at.map((one) => one ?? 0)) });
+  }
   const byId = new Map(chores.map((chore) => [chore.id, chore]));
   const beforeIs = (chore: Chore, at: number): void => {
     for (const { chore: id } of chore.after) {

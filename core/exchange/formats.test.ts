@@ -5,7 +5,8 @@ import { formulaSchema, type FormulaDoc } from '../model/documents';
 import { bringIn } from './bringIn';
 import { csvText } from './csv';
 import { recipeLd, recipeMarkdown } from './recipe';
-import { beliefsCsv, logCsv, outcomesCsv } from './tables';
+import { INGREDIENTS } from '../quantity';
+import { beliefsCsv, ingredientsCsv, logCsv, outcomesCsv } from './tables';
 
 const rowsOf = (text: string): string[][] => {
   const read = Papa.parse<string[]>(text, { delimiter: ',', newline: '\r\n' });
@@ -14,6 +15,23 @@ const rowsOf = (text: string): string[][] => {
   expect(read.data.at(-1)).toEqual(['']);
   return read.data.slice(0, -1);
 };
+
+describe('the table of ingredients', () => {
+  it('has every ingredient once, with what one weighs, and the things of one’s own behind them', () => {
+    const own = { name: 'quark, "dry"', like: null, cupG: 230, packG: { tub: 250 } };
+    const [head, ...rows] = rowsOf(ingredientsCsv({ ownThings: [own] }));
+    expect(rows).toHaveLength(INGREDIENTS.length + 1);
+    const at = (row: readonly string[] | undefined, name: string) => row?.[head?.indexOf(name) ?? -1];
+    const egg = rows.find((row) => at(row, 'key') === 'egg');
+    expect(Number(at(egg, 'one_g'))).toBeGreaterThan(40);
+    expect(at(egg, 'allergens')).toContain('egg');
+    expect([at(rows.at(-1), 'name'), at(rows.at(-1), 'packs_g'), at(rows.at(-1), 'own')]).toEqual([
+      'quark, "dry"',
+      'tub 250',
+      'true',
+    ]);
+  });
+});
 
 describe('a table', () => {
   it('is read by an independent parser as it was written, whatever stands in its cells', () => {

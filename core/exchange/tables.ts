@@ -1,5 +1,6 @@
 import type { KitchenDoc, RunDoc } from '../model/documents';
 import { paramOf } from '../param';
+import { INGREDIENTS } from '../quantity';
 import { csvText } from './csv';
 
 /** A moment as text that every program reads: 2026-11-28T16:00:00.000Z. */
@@ -26,9 +27,11 @@ export function logCsv(runs: readonly RunDoc[]): string {
             ? event.massG
             : event.what === 'lost' || event.what === 'counted'
               ? event.pieces
-              : event.what === 'not yet'
-                ? event.moreS
-                : null;
+              : event.what === 'line closed'
+                ? event.made
+                : event.what === 'not yet'
+                  ? event.moreS
+                  : null;
       return { at, row: [id, name, iso(at), what, line, chore, answer, value] as const };
     }),
     ...clocks.flatMap((clock) => [
@@ -138,3 +141,40 @@ export const beliefsCsv = ({ beliefs }: Pick<KitchenDoc, 'beliefs'>): string =>
       learned === true,
     ]),
   );
+
+/** What is known of ingredients: what a cup, a spoon or one of them weighs, what it is called, and what is allergenic in it. */
+export const ingredientsCsv = ({ ownThings = [] }: Pick<KitchenDoc, 'ownThings'>): string =>
+  csvText(
+    ['key', 'name', 'also', 'kind', 'cup_g', 'teaspoon_g', 'one_g', 'packs_g', 'allergens', 'own'],
+    [
+      ...INGREDIENTS.map(({ key, name, names, role, cupG, tspG, pieceG, packG, allergens = [] }) => [
+        key,
+        name,
+        names.filter((one) => one !== name).join('; '),
+        role,
+        cupG ?? null,
+        tspG ?? null,
+        pieceG ?? null,
+        packsText(packG),
+        allergens.join('; '),
+        false,
+      ]),
+      ...ownThings.map(({ name, like, cupG, pieceG, packG }) => [
+        like ?? '',
+        name,
+        '',
+        '',
+        cupG ?? null,
+        null,
+        pieceG ?? null,
+        packsText(packG),
+        '',
+        true,
+      ]),
+    ],
+  );
+
+const packsText = (packG: Readonly<Record<string, number>> | undefined): string =>
+  Object.entries(packG ?? {})
+    .map(([pack, g]) => `${pack} ${g}`)
+    .join('; ');

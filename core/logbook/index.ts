@@ -1,6 +1,7 @@
 export { chartsOf } from './charts';
 export type { Chart, ChartPoint } from './charts';
 export { comparedRuns } from './compare';
+export { gatherCsv } from './gatherCsv';
 export type { Compared } from './compare';
 export { sortsOf } from './sorts';
 export type { Sorts } from './sorts';

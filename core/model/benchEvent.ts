@@ -60,6 +60,14 @@ export const benchEventSchema = z.discriminatedUnion('what', [
     lineId: id,
     pieces: wholeNumber('pieces', 1, MAX_PIECES),
   }),
+  /** A line is done while others go on: so many good ones came of it, and how they ended. */
+  z.looseObject({
+    ...at,
+    what: z.literal('line closed'),
+    lineId: id,
+    made: wholeNumber('pieces', 0, MAX_PIECES),
+    finish: z.string().max(20).optional(),
+  }),
   /** A line goes to somebody else, or comes back. */
   z.looseObject({ ...at, what: z.literal('handed'), lineId: id, away: z.boolean() }),
   z.looseObject({ ...at, what: z.literal('paused') }),

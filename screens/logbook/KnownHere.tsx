@@ -26,6 +26,8 @@ interface Known {
   readonly label: string;
   readonly thing: string;
   readonly learned: Learned;
+  /** Of a thing that was seen itself; else a start for others of its kind. */
+  readonly own: boolean;
 }
 
 /** What this kitchen has learned from its outcomes: each with what it started from, from how many, and a way to change it. */
@@ -35,22 +37,11 @@ export function KnownHere({ kitchen }: { readonly kitchen: KitchenDoc }) {
   const now = useNow(600_000);
   const style = useNumberStyle();
   const [open, setOpen] = useState<string | null>(null);
-  const used = new Map(
-    kitchen.beliefs.filter((one) => one.learned).map((one) => [`${one.param}@${one.of}`, one]),
-  );
-  if (used.size === 0) return null;
-  const all = learn(allEvidence(runs, kitchen), now).flatMap((learned): Known[] => {
-    const key = `${learned.param}@${learned.of}`;
-    if (!used.has(key)) return [];
-    const label = paramOf(learned.param)?.label ?? learned.param;
-    return [{ key, label, thing: thingOf(learned.of, kitchen, docs), learned }];
-  });
-  const seen = new Set(
-    runs.flatMap(({ closed }) => (closed?.evidence ?? []).map(({ param, of }) => `${param}@${of[0]}`)),
-  );
-  const own = all.filter(({ key }) => seen.has(key));
+  const all = knownOf(kitchen, runs, (of) => thingOf(of, kitchen, docs), now);
+  if (all.length === 0) return null;
+  const own = all.filter((one) => one.own);
   // What is only a start for things of the kind that were never seen stands behind those that were.
-  const kinds = all.filter(({ key }) => !seen.has(key));
+  const kinds = all.filter((one) => !one.own);
   const opened = all.find(({ key }) => key === open);
   const row = (known: Known, what: string) => (
     <Row
@@ -75,6 +66,44 @@ export function KnownHere({ kitchen }: { readonly kitchen: KitchenDoc }) {
   );
 }
 
+/** All that was learned and is used, and what would be if somebody had not left its batches out. */
+function knownOf(
+  kitchen: KitchenDoc,
+  runs: readonly RunDoc[],
+  nameOf: (of: string) => string,
+  now: number,
+): Known[] {
+  const keyOf = ({ param, of }: { readonly param: string; readonly of: string }) => `${param}@${of}`;
+  const used = new Set(kitchen.beliefs.filter((one) => one.learned).map(keyOf));
+  const said = new Set(kitchen.beliefs.filter((one) => !one.learned).map(keyOf));
+  const evidence = allEvidence(runs, kitchen);
+  const seen = new Map(evidence.map((one) => [`${one.param}@${one.of[0] ?? ''}`, one]));
+  const learned = learn(evidence, now).filter((one) => used.has(keyOf(one)));
+  const leftOut = [...seen].flatMap(([key, { param, of, at, start }]): Learned[] =>
+    used.has(key) || said.has(key)
+      ? []
+      : [
+          {
+            param,
+            of: of[0] ?? '',
+            mean: start.value,
+            spread: start.spread,
+            start,
+            seen: 0,
+            lastAt: at,
+            changedAt: null,
+          },
+        ],
+  );
+  return [...learned, ...leftOut].map((one) => ({
+    key: keyOf(one),
+    label: paramOf(one.param)?.label ?? one.param,
+    thing: nameOf(one.of),
+    learned: one,
+    own: seen.has(keyOf(one)),
+  }));
+}
+
 function Row({
   known: { label, learned },
   what,
@@ -92,7 +121,8 @@ function Row({
   const { param, mean, spread, start, seen, lastAt } = learned;
   const value = beliefText({ param, mean, spread }, style);
   const first = beliefText({ param, mean: start.value, spread: start.spread }, style);
-  const from = seen === 1 ? 'from one batch' : `from ${seen} batches`;
+  const from =
+    seen === 0 ? 'all its batches left out' : seen === 1 ? 'from one batch' : `from ${seen} batches`;
   return (
     <Tap
       label={`${label}, ${what}: ${value}, at first ${first}, ${from}. Open it`}

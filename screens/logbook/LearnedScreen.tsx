@@ -11,7 +11,9 @@ import { useClosedRuns } from './closedRuns';
 export function LearnedScreen() {
   const kitchen = useKitchen();
   const runs = useClosedRuns();
-  const any = kitchen.beliefs.some(({ learned }) => learned);
+  const any =
+    kitchen.beliefs.some(({ learned }) => learned) ||
+    runs.some(({ closed }) => (closed?.evidence ?? []).length > 0);
   return (
     <LogbookFrame view="learned">
       <Columns>
@@ -25,7 +27,7 @@ export function LearnedScreen() {
             </Body>
           </Card>
         )}
-        {runs.length > 0 ? <Tables runs={runs} kitchen={kitchen} /> : null}
+        <Tables runs={runs} kitchen={kitchen} />
       </Columns>
     </LogbookFrame>
   );

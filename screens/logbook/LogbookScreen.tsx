@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Image, View } from 'react-native';
 import { observedFactor } from '../../core/bench';
@@ -14,6 +15,7 @@ import { FINISH_WORDS } from '../runs/CloseSheet';
 import { useRunWords } from '../runs/RunList';
 import { CompareRuns } from './CompareRuns';
 import { Lessons } from './Lessons';
+import { PutAway } from './PutAway';
 import { LogbookFrame } from './LogbookFrame';
 import { useClosedRuns } from './closedRuns';
 import { NOTHING_SOUGHT, Sought, useFound } from './Sought';
@@ -101,6 +103,8 @@ function Record({
   readonly onPick: (() => void) | null;
 }) {
   const [asked, setAsked] = useState(latest);
+  const [putting, setPutting] = useState(false);
+  const router = useRouter();
   const words = useRunWords();
   const { line } = useTokens();
   const { closed } = run;
@@ -145,6 +149,12 @@ function Record({
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
         <Again run={run} title="Bake it again" label={`Bake ${run.name} again, on another date`} />
+        <QuietAction title="Put away" label={`Put ${run.name} away`} onPress={() => setPutting(true)} />
+        <QuietAction
+          title="Labels"
+          label={`Labels for ${run.name}`}
+          onPress={() => router.navigate({ pathname: '/runs/[id]/labels', params: { id: run.id } })}
+        />
         {onPick ? (
           <QuietAction
             title={picked ? 'Not compared' : 'Compare'}
@@ -153,6 +163,7 @@ function Record({
           />
         ) : null}
       </View>
+      <PutAway visible={putting} onClose={() => setPutting(false)} runId={run.id} />
     </Card>
   );
 }

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { beliefsCsv, logCsv, outcomesCsv } from '../../core/exchange/tables';
+import { beliefsCsv, ingredientsCsv, logCsv, outcomesCsv } from '../../core/exchange/tables';
 import type { KitchenDoc, RunDoc } from '../../core/model/documents';
 import { saveFile } from '../../state/exchange';
 import { QuietAction } from '../../ui/actions';
@@ -27,6 +27,11 @@ export function Tables({
           onPress={() => save('outcomes', outcomesCsv(runs))}
         />
         <QuietAction title="What is known" icon="down" onPress={() => save('known', beliefsCsv(kitchen))} />
+        <QuietAction
+          title="Ingredients"
+          icon="down"
+          onPress={() => save('ingredients', ingredientsCsv(kitchen))}
+        />
       </View>
     </Card>
   );

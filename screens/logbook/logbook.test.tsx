@@ -1,9 +1,23 @@
 import { fireEvent } from '@testing-library/react';
 import type { Evidence, RunDoc } from '../../core/model/documents';
 import { kitchenIn } from '../../state/documents';
-import { closeRun } from '../../state/learned';
+import { closeRun, sayOfThing, takeOutRun } from '../../state/learned';
 import { useDocuments } from '../../state/store';
-import { act, layOutDemo, open, run, screen, tap, undo, words } from '../test-utils/open';
+import {
+  act,
+  choose,
+  layOutDemo,
+  open,
+  put,
+  run,
+  screen,
+  tap,
+  undo,
+  within,
+  words,
+} from '../test-utils/open';
+import { ChartsScreen } from './ChartsScreen';
+import { LearnedScreen } from './LearnedScreen';
 import { LogbookScreen } from './LogbookScreen';
 
 jest.mock('expo-router', () => {
@@ -13,7 +27,7 @@ jest.mock('expo-router', () => {
 
 const RUN = 'run-lantern-evening';
 const MINUTE = 60_000;
-const put = (docs: Record<string, RunDoc>) => act(() => useDocuments.getState().change('In', docs));
+const bring = (docs: Record<string, RunDoc>) => act(() => useDocuments.getState().change('In', docs));
 const beliefs = () => kitchenIn(useDocuments.getState().docs).beliefs.filter(({ learned }) => learned);
 
 /** Closes the evening's run after a load that took so many minutes, wet at a look before. */
@@ -37,7 +51,7 @@ function bakeIn(minutes: number): void {
     ],
     endedAt: at,
   };
-  put({ [`run/${RUN}`]: { ...now, clocks: [clock] } });
+  bring({ [`run/${RUN}`]: { ...now, clocks: [clock] } });
   act(() => closeRun('Close', RUN, { at, made: 36, finish: 'gentle', note: '' }));
 }
 
@@ -63,10 +77,40 @@ describe('a closed run', () => {
 
   it('teaches nothing of a thing from before it was begun afresh', () => {
     bakeIn(25);
-    open(<LogbookScreen />);
-    fireEvent.click(screen.getAllByRole('button', { name: /^Begin afresh: .*oven/ })[0] as HTMLElement);
+    open(<LearnedScreen />);
+    fireEvent.click(screen.getAllByRole('button', { name: /Hall oven.*Open it/ })[0] as HTMLElement);
+    tap('button', /^Begin afresh: .*oven/);
     expect(beliefs()).toEqual([]);
     expect(run(RUN).closed?.evidence?.length).toBeGreaterThan(0);
+  });
+
+  it('shows what a thing began with, leaves one batch out, and stands as it is said by hand', () => {
+    bakeIn(25);
+    open(<LearnedScreen />);
+    const row = () => screen.getAllByRole('button', { name: /Hall oven.*Open it/ })[0] as HTMLElement;
+    expect(row().getAttribute('aria-label')).toMatch(/×1\.\d\d.*at first ×1\.00.*from one batch/);
+    fireEvent.click(row());
+    tap('radio', 'Left out');
+    expect(beliefs()).toEqual([]);
+    // It stands there still, to be counted again.
+    tap('radio', 'Counts');
+    expect(beliefs().length).toBeGreaterThan(0);
+    tap('button', 'Say it by hand');
+    put('1.2', 'Save');
+    const said = () => kitchenIn(useDocuments.getState().docs).beliefs.filter(({ learned }) => !learned);
+    expect(said()).toMatchObject([{ param: 'bake.factor', of: 'oven:oven-main', mean: 1.2, spread: 0 }]);
+    // Taken back, what the batches taught stands there again.
+    act(() => sayOfThing('Back', 'bake.factor', 'oven:oven-main', null));
+    expect(said()).toEqual([]);
+    expect(beliefs()).toMatchObject([{ param: 'bake.factor', of: 'oven:oven-main' }, {}]);
+  });
+
+  it('is let go with what it taught where the run is taken out', () => {
+    bakeIn(25);
+    act(() => takeOutRun(run(RUN)));
+    expect(beliefs()).toEqual([]);
+    undo();
+    expect(beliefs().length).toBeGreaterThan(0);
   });
 
   it('is baked again on another date', () => {
@@ -98,7 +142,7 @@ describe('many batches', () => {
       };
       docs[`run/old-${i}`] = { ...first, id: `old-${i}`, name: `Batch ${i}`, closed };
     }
-    put(docs);
+    bring(docs);
     open(<LogbookScreen />);
     const shown = () =>
       screen
@@ -111,7 +155,7 @@ describe('many batches', () => {
     fireEvent.change(screen.getByLabelText('Look for a batch'), { target: { value: 'quince' } });
     expect(shown()).toEqual(['Batch 44']);
     fireEvent.change(screen.getByLabelText('Look for a batch'), { target: { value: 'no such' } });
-    expect(screen.getByText(/^No batch has that/)).toBeTruthy();
+    expect(screen.getByText(/^No batch is like that/)).toBeTruthy();
   });
 
   it('keep what each of them taught behind a tap', () => {
@@ -127,7 +171,7 @@ describe('many batches', () => {
         name: `Batch ${i}`,
         closed: closed && { ...closed, at: closed.at - i * 86_400_000, evidence },
       };
-    put(docs);
+    bring(docs);
     open(<LogbookScreen />);
     expect(screen.getAllByText('What it taught')).toHaveLength(4);
     expect(screen.getAllByRole('button', { name: 'What it taught' })).toHaveLength(2);
@@ -135,3 +179,66 @@ describe('many batches', () => {
     expect(screen.getAllByText(/runs \d+ % slow/)).toHaveLength(3);
   });
 });
+
+describe('batches side by side', () => {
+  const bakeTwice = () => {
+    bakeIn(25);
+    const { closed } = run(RUN);
+    bring({
+      'run/other': {
+        ...run(RUN),
+        id: 'other',
+        name: 'The other',
+        clocks: [],
+        closed: closed && { ...closed, at: closed.at - 86_400_000, made: 30, note: 'Windy.' },
+      },
+    });
+  };
+
+  it('are chosen by two taps and compared, what differs most first', () => {
+    bakeTwice();
+    open(<LogbookScreen />);
+    tap('button', 'Compare Lantern evening with another');
+    tap('button', 'Compare The other with another');
+    tap('button', 'Compare Lantern evening and The other');
+    const table = screen.getByRole('table', { name: 'Two batches side by side' });
+    const rows = within(table).getAllByRole('row').map(words);
+    expect(rows[1]).toMatch(/^Good ones3630−6$/);
+    expect(rows.find((row) => /A load took/.test(row))).toMatch(/25 min.*not told/);
+  });
+
+  it('are found by how they came out and by what they were baked in', () => {
+    bakeTwice();
+    bakeMore(5);
+    open(<LogbookScreen />);
+    tap('button', /^Outcome/);
+    choose('with fewer than were wanted');
+    const shown = screen.getAllByRole('heading').map(words);
+    expect(shown).toContain('The other');
+    expect(shown).not.toContain('Lantern evening');
+  });
+
+  it('draw their charts, each with a sentence and the table beside it', () => {
+    bakeTwice();
+    bakeMore(3);
+    open(<ChartsScreen />);
+    expect(screen.getByText(/^The last 4 loads took|^The last 4 loads were/)).toBeTruthy();
+    tap('button', 'Baking time: as a table');
+    const rows = within(screen.getByRole('table', { name: 'Baking time' })).getAllByRole('row');
+    expect(rows.map(words)[1]).toMatch(/25\.0 min for 20\.0100 %125 %$/);
+  });
+});
+
+/** So many batches more, each with its load. */
+function bakeMore(n: number): void {
+  const first = run(RUN);
+  for (let i = 0; i < n; i += 1)
+    bring({
+      [`run/more-${i}`]: {
+        ...first,
+        id: `more-${i}`,
+        name: `More ${i}`,
+        closed: first.closed && { ...first.closed, at: first.closed.at - (i + 2) * 86_400_000 },
+      },
+    });
+}

@@ -130,11 +130,23 @@ function footOf(open: OpenRun, view: BenchView, onClose: () => void): ReactNode 
   const step = hasFoot(view);
   // Nothing is in the oven, and nothing has to go in any more.
   const closes = !baking && !waiting;
-  if (!step && !closes) return undefined;
+  // A line whose loads are all out can be closed while others go on.
+  const state = view.bench.state;
+  const left = whole.lines.filter((one) => !state.closedLines.has(one.line.id));
+  const lineDone = left.some(
+    (one) =>
+      one.planned &&
+      run.clocks.some((clock) => clock.lineId === one.line.id) &&
+      run.clocks.every((clock) => clock.lineId !== one.line.id || clock.endedAt !== null) &&
+      loadsOf(one).every((_, i) => startedIn(run, one, i + 1) || isBehind(view, one, i + 1)),
+  );
+  const oneOf = !closes && left.length > 1 && lineDone;
+  if (!step && !closes && !oneOf) return undefined;
   return (
     <>
       {step ? <BenchFoot run={run} whole={whole} view={view} /> : null}
       {closes ? <QuietAction title="Close the run" large onPress={onClose} /> : null}
+      {oneOf ? <QuietAction title="Close a line" large onPress={onClose} /> : null}
     </>
   );
 }

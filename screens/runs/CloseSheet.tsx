@@ -3,10 +3,12 @@ import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
 import { closedSchema, type Closed, type Inside, type RunDoc } from '../../core/model/documents';
 import { readWith } from '../../core/exchange/readWith';
-import { benchStateOf, goingOn } from '../../core/bench/log';
+import { benchStateOf, goingOn, type BenchState } from '../../core/bench/log';
 import type { FinishKind } from '../../core/plan';
 import { readNumberField } from '../../core/quantity';
-import type { RunPlan } from '../../state/plans';
+import { steadyNow } from '../../state/clock';
+import { newId } from '../../state/ids';
+import type { LinePlan, RunPlan } from '../../state/plans';
 import { closeRun } from '../../state/learned';
 import { changeRunOf } from '../../state/store';
 import { Chip, Chips, MainAction } from '../../ui/actions';
@@ -14,7 +16,9 @@ import { FieldFault } from '../../ui/fieldFault';
 import { Sheet } from '../../ui/sheet';
 import { Small } from '../../ui/text';
 import { INSIDE } from './LogAfter';
+import { lineName } from '../day/day.words';
 import { NoteField } from './NoteField';
+import { PhotoField } from './PhotoField';
 
 export const FINISH_WORDS: Readonly<Record<FinishKind, string>> = {
   sunk: 'sunk',
@@ -40,25 +44,138 @@ export function CloseSheet(props: CloseProps) {
   );
 }
 
-function CloseForm({ run, whole, onClose }: CloseProps) {
-  const router = useRouter();
-  const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
+/** How many good ones there are to be counted, as it looks: what was lost at the bench, or never came of the bowl, is not. */
+function madeOf(run: RunDoc, plans: readonly LinePlan[], state: BenchState): number {
+  const open = plans.filter(({ line }) => !state.closedLines.has(line.id));
   // Where pieces bake in wells, their clocks have counted them; else the plan did.
-  const counted = run.clocks.reduce((sum, clock) => sum + clock.pieces, 0);
   const wells =
-    plans.length > 0 && plans.every(({ parts }) => parts.wellsOfTin !== null && parts.wells === null);
-  const made0 = wells ? counted : plans.reduce((sum, plan) => sum + plan.parts.count.made.value, 0);
-  const said = plans.map(({ parts }) => parts.finish).find((one) => one !== null) ?? null;
-  // What was lost at the bench, or never came of the bowl, is not there to be counted.
-  const state = benchStateOf(run.log ?? []);
-  const fewer = plans.reduce((sum, { line, parts: { count } }) => {
-    const planned = Math.round(count.made.value);
-    return sum + planned - goingOn(state, line.id, planned);
+    open.length > 0 && open.every(({ parts }) => parts.wellsOfTin !== null && parts.wells === null);
+  const ids = new Set(open.map(({ line }) => line.id));
+  const clocked = run.clocks.reduce((sum, { lineId, pieces }) => sum + (ids.has(lineId) ? pieces : 0), 0);
+  const planned = open.reduce((sum, plan) => sum + plan.parts.count.made.value, 0);
+  const fewer = open.reduce((sum, { line, parts: { count } }) => {
+    const made = Math.round(count.made.value);
+    return sum + made - goingOn(state, line.id, made);
   }, 0);
-  const [made, setMade] = useState(String(Math.max(0, made0 - fewer)));
+  return Math.max(0, Math.round(wells ? clocked : planned) - fewer);
+}
+
+const WHOLE = 'whole';
+
+function CloseForm({ run, whole, onClose }: CloseProps) {
+  const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
+  const state = benchStateOf(run.log ?? []);
+  const open = plans.filter(({ line }) => !state.closedLines.has(line.id));
+  // The last line closes the run with it; and nothing is closed for as long as it bakes.
+  const isBaking = (lineId: string) =>
+    run.clocks.some((clock) => clock.lineId === lineId && clock.endedAt === null);
+  const ready = open.filter(({ line }) => !isBaking(line.id));
+  const canWhole = ready.length === open.length;
+  const [of, setOf] = useState<string>(canWhole ? WHOLE : (ready[0]?.line.id ?? WHOLE));
+  return (
+    <>
+      {open.length > 1 ? (
+        <Chips label="What is closed">
+          {canWhole ? (
+            <Chip title="The whole run" selected={of === WHOLE} onPress={() => setOf(WHOLE)} />
+          ) : null}
+          {ready.map(({ line }) => (
+            <Chip
+              key={line.id}
+              title={lineName(run, line.id)}
+              selected={of === line.id}
+              onPress={() => setOf(line.id)}
+            />
+          ))}
+        </Chips>
+      ) : null}
+      {of !== WHOLE && open.length > 1 ? (
+        <LineForm
+          key={of}
+          run={run}
+          plan={ready.find(({ line }) => line.id === of) ?? null}
+          onClose={onClose}
+        />
+      ) : (
+        <RunForm run={run} plans={plans} onClose={onClose} />
+      )}
+    </>
+  );
+}
+
+/** A line is done while others go on. */
+function LineForm({
+  run,
+  plan,
+  onClose,
+}: {
+  readonly run: RunDoc;
+  readonly plan: LinePlan | null;
+  readonly onClose: () => void;
+}) {
+  const lineId = plan?.line.id ?? '';
+  const [made, setMade] = useState(plan ? String(madeOf(run, [plan], benchStateOf(run.log ?? []))) : '');
+  const [inside, setInside] = useState<Inside | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const close = () => {
+    const value = readNumberField(made);
+    if (value === null || !Number.isInteger(value) || value < 0 || value > MAX_MADE) {
+      setFault(MADE_FAULT);
+      return;
+    }
+    onClose();
+    const event = { id: newId('event'), at: steadyNow(), what: 'line closed' as const, lineId, made: value };
+    changeRunOf(`${lineName(run, lineId)}: ${value} done`, run.id, (now) => ({
+      ...now,
+      clocks:
+        inside === null
+          ? now.clocks
+          : now.clocks.map((clock) => (clock.lineId === lineId ? { ...clock, inside } : clock)),
+      log: [...(now.log ?? []), event],
+    }));
+  };
+  return (
+    <>
+      <MadeField
+        made={made}
+        fault={fault}
+        onMade={(text) => {
+          setMade(text);
+          setFault(null);
+        }}
+      />
+      {run.clocks.some((clock) => clock.lineId === lineId && clock.endedAt !== null) ? (
+        <InsideField inside={inside} onInside={setInside} />
+      ) : null}
+      <Small>
+        The other lines go on. The run is closed with the last of them, and what it taught is told then.
+      </Small>
+      <MainAction title={`${lineName(run, lineId)}: done`} onPress={close} large />
+    </>
+  );
+}
+
+const MAX_MADE = 5000;
+const MADE_FAULT = 'Write a whole number of pieces from 0 to 5000.';
+
+function RunForm({
+  run,
+  plans,
+  onClose,
+}: {
+  readonly run: RunDoc;
+  readonly plans: readonly LinePlan[];
+  readonly onClose: () => void;
+}) {
+  const router = useRouter();
+  const said = plans.map(({ parts }) => parts.finish).find((one) => one !== null) ?? null;
+  const state = benchStateOf(run.log ?? []);
+  const before = [...state.closedLines.values()].reduce((sum, one) => sum + one.made, 0);
+  const [made, setMade] = useState(String(before + madeOf(run, plans, state)));
   const [finish, setFinish] = useState<Closed['finish']>(said?.kind ?? 'gentle');
   const [inside, setInside] = useState<Inside | null>(null);
   const [note, setNote] = useState('');
+  const [photo, setPhoto] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const close = () => {
     const read = readWith<Closed>(closedSchema, {
@@ -66,39 +183,32 @@ function CloseForm({ run, whole, onClose }: CloseProps) {
       made: readNumberField(made),
       finish,
       note,
+      ...(photo ? { photo } : {}),
     });
     if (!read.ok) {
-      setFault(
-        read.faults[0]?.field === 'made'
-          ? 'Write a whole number of pieces from 0 to 5000.'
-          : (read.faults[0]?.fault ?? ''),
-      );
+      setFault(read.faults[0]?.field === 'made' ? MADE_FAULT : (read.faults[0]?.fault ?? ''));
       return;
     }
     onClose();
-    if (inside !== null)
-      changeRunOf(`Inside: ${inside}`, run.id, (now) => ({
-        ...now,
-        clocks: now.clocks.map((clock) => ({ ...clock, inside })),
-      }));
-    closeRun(`Close ${run.name}`, run.id, read.value);
+    closeRun(`Close ${run.name}`, run.id, read.value, (now) => ({
+      ...now,
+      clocks:
+        inside === null
+          ? now.clocks
+          : now.clocks.map((clock) => (state.closedLines.has(clock.lineId) ? clock : { ...clock, inside })),
+    }));
     router.navigate('/logbook');
   };
   return (
     <>
-      <TextInput
-        mode="outlined"
-        label="Good ones that came out"
-        aria-label="Good ones that came out"
-        value={made}
-        inputMode="numeric"
-        onChangeText={(text) => {
+      <MadeField
+        made={made}
+        fault={fault}
+        onMade={(text) => {
           setMade(text);
           setFault(null);
         }}
-        error={fault !== null}
       />
-      <FieldFault words={fault} />
       {said ? (
         <>
           <Small>{`How they ended. The plan said ${said.name}.`}</Small>
@@ -115,22 +225,60 @@ function CloseForm({ run, whole, onClose }: CloseProps) {
         </>
       ) : null}
       {run.clocks.some(({ endedAt }) => endedAt !== null) ? (
-        <>
-          <Small>Inside they were. Leave it open, and the last look counts.</Small>
-          <Chips label="Inside they were">
-            {INSIDE.map(([id, title]) => (
-              <Chip
-                key={id}
-                title={title}
-                selected={inside === id}
-                onPress={() => setInside(inside === id ? null : id)}
-              />
-            ))}
-          </Chips>
-        </>
+        <InsideField inside={inside} onInside={setInside} />
       ) : null}
       <NoteField note={note} onNote={setNote} />
+      <PhotoField photo={photo} onPhoto={setPhoto} />
       <MainAction title="Into the logbook" onPress={close} large />
+    </>
+  );
+}
+
+function MadeField({
+  made,
+  fault,
+  onMade,
+}: {
+  readonly made: string;
+  readonly fault: string | null;
+  readonly onMade: (text: string) => void;
+}) {
+  return (
+    <>
+      <TextInput
+        mode="outlined"
+        label="Good ones that came out"
+        aria-label="Good ones that came out"
+        value={made}
+        inputMode="numeric"
+        onChangeText={onMade}
+        error={fault !== null}
+      />
+      <FieldFault words={fault} />
+    </>
+  );
+}
+
+function InsideField({
+  inside,
+  onInside,
+}: {
+  readonly inside: Inside | null;
+  readonly onInside: (inside: Inside | null) => void;
+}) {
+  return (
+    <>
+      <Small>Inside they were. Leave it open, and the last look counts.</Small>
+      <Chips label="Inside they were">
+        {INSIDE.map(([id, title]) => (
+          <Chip
+            key={id}
+            title={title}
+            selected={inside === id}
+            onPress={() => onInside(inside === id ? null : id)}
+          />
+        ))}
+      </Chips>
     </>
   );
 }

@@ -1,8 +1,11 @@
+import { useRef } from 'react';
 import { View } from 'react-native';
 import type { Ref } from '../../core/figure';
 import type { LinePlan } from '../../core/plan';
 import { showText, type NumberStyle } from '../../core/quantity';
+import { fileStem, saveFile } from '../../state/exchange';
 import { useNumberStyle } from '../../state/store';
+import { QuietAction } from '../../ui/actions';
 import { CutDrawing } from '../../ui/cut';
 import { SectionDrawing } from '../../ui/section';
 import { Body } from '../../ui/text';
@@ -82,9 +85,10 @@ export function LineCut({
 }) {
   const words = useCutWords(plan);
   const { sunk } = useTokens();
+  const drawn = useRef<View>(null);
   return (
     <View style={{ gap: space(1) }}>
-      <View style={{ backgroundColor: sunk, borderRadius: 18, alignItems: 'center' }}>
+      <View ref={drawn} style={{ backgroundColor: sunk, borderRadius: 18, alignItems: 'center' }}>
         <PieceDrawing
           plan={plan}
           width={width}
@@ -93,6 +97,24 @@ export function LineCut({
         />
       </View>
       <Body>{words}</Body>
+      <QuietAction
+        title="Save the drawing"
+        icon="down"
+        onPress={() => {
+          const text = svgText(drawn.current as unknown as Element | null);
+          if (text)
+            saveFile(`${fileStem(plan.formula?.name ?? NAMES[plan.family])}-cut.svg`, text, 'image/svg+xml');
+        }}
+      />
     </View>
   );
+}
+
+/** The drawing as a file of its own (SVG 1.1), as large as it stands on the screen; null where there is none. */
+export function svgText(around: Element | null): string | null {
+  const svg = around?.querySelector('svg');
+  if (!svg) return null;
+  const alone = svg.cloneNode(true) as SVGElement;
+  alone.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
+  return new XMLSerializer().serializeToString(alone);
 }

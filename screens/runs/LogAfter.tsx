@@ -10,7 +10,7 @@ import { steadyNow } from '../../state/clock';
 import { newId } from '../../state/ids';
 import { closeRun } from '../../state/learned';
 import type { RunPlan } from '../../state/plans';
-import { changeRunOf, useNumberStyle } from '../../state/store';
+import { useNumberStyle } from '../../state/store';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
 import { FieldFault } from '../../ui/fieldFault';
 import { Sheet } from '../../ui/sheet';
@@ -18,6 +18,7 @@ import { Small, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
 import { lineName } from '../day/day.words';
 import { NoteField } from './NoteField';
+import { PhotoField } from './PhotoField';
 
 /** How a load was inside, in a baker's words. */
 export const INSIDE: readonly (readonly [Inside, string])[] = [
@@ -120,6 +121,7 @@ function LogForm({
   const [texts, setTexts] = useState<Texts>({});
   const [inside, setInside] = useState<Readonly<Record<string, Inside>>>({});
   const [note, setNote] = useState('');
+  const [photo, setPhoto] = useState<string | null>(null);
   const [faults, setFaults] = useState<Texts>({});
   const keyOf = (plan: LinePlan, field: Field) => `${plan.line.id}/${field.id}`;
   const save = () => {
@@ -157,10 +159,12 @@ function LogForm({
     );
     const finish = plans.map(({ parts }) => parts.finish).find((one) => one !== null)?.kind ?? 'gentle';
     onDone();
-    changeRunOf(`${run.name}: as it was baked`, run.id, (now) =>
-      bakedAfterwards(now, plans, remembered, at, () => newId('clock')),
+    closeRun(
+      `Log ${run.name}`,
+      run.id,
+      { at, made, finish, note: note.trim(), ...(photo ? { photo } : {}) },
+      (now) => bakedAfterwards(now, plans, remembered, at, () => newId('clock')),
     );
-    closeRun(`Log ${run.name}`, run.id, { at, made, finish, note: note.trim() });
     router.navigate('/logbook');
   };
   return (
@@ -203,6 +207,7 @@ function LogForm({
         </View>
       ))}
       <NoteField note={note} onNote={setNote} />
+      <PhotoField photo={photo} onPhoto={setPhoto} />
       <MainAction title="Into the logbook" onPress={save} large />
     </View>
   );

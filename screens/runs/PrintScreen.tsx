@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { allergenNames } from '../../core/caution/allergens.table';
 import { keepingWords } from '../../core/caution/keeping';
+import { gatherCsv } from '../../core/logbook';
 import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan } from '../../core/plan';
 import { SECTION_WORDS } from '../../core/plan/sections.words';
@@ -10,7 +11,7 @@ import type { RunDay } from '../../core/schedule/chores';
 import { gatherOf, preparationsOf, type GatherGroup } from '../../core/schedule/gather';
 import { inStyle, join, show } from '../../core/quantity';
 import { useNow } from '../../state/clock';
-import { fileName, runFileText, saveFile } from '../../state/exchange';
+import { fileName, fileStem, runFileText, saveFile } from '../../state/exchange';
 import { holderOf, useRun, type RunPlan } from '../../state/plans';
 import { SHARED, useKitchen, useNumberStyle } from '../../state/store';
 import { useRunDay } from '../../state/runDay';
@@ -54,6 +55,11 @@ export function PrintScreen({ id }: { readonly id: string }) {
             icon="down"
             onPress={() => saveFile(fileName(run.name), runFileText(run))}
           />
+          {view.state === 'open' ? <SaveList run={run} whole={view.whole} /> : null}
+          <QuietAction
+            title="Labels"
+            onPress={() => router.navigate({ pathname: '/runs/[id]/labels', params: { id } })}
+          />
         </>
       }
     >
@@ -76,6 +82,18 @@ function Sheets({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan 
       )}
       <GatherSheet run={run} whole={whole} day={day} />
     </>
+  );
+}
+
+/** What is gathered, as a table for a spreadsheet. */
+function SaveList({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
+  const { day } = useRunDay(run);
+  return (
+    <QuietAction
+      title="The list as a table"
+      icon="down"
+      onPress={() => saveFile(`${fileStem(run.name)}-gather.csv`, gatherCsv(run, whole, day), 'text/csv')}
+    />
   );
 }
 
