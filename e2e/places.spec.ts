@@ -21,11 +21,15 @@ const VIEWS: readonly string[] = [
   '/formulas/formula-honey-thyme',
   '/bench',
   '/logbook',
+  '/logbook/charts',
+  '/logbook/learned',
+  '/logbook/keeping',
+  `${RUN}/labels`,
   '/kitchen',
 ];
 
 /** In two halves: looking at every element of every view takes a slow machine a while. */
-const HALVES = [VIEWS.slice(0, 10), VIEWS.slice(10)] as const;
+const HALVES = [VIEWS.slice(0, 11), VIEWS.slice(11)] as const;
 
 for (const [i, views] of HALVES.entries())
   test(`every view can be read and reached by everyone, half ${i + 1}`, async ({ page }, info) => {

@@ -1,7 +1,9 @@
 import { counted } from '../core/quantity';
 import { bringIn, type FormulaDraft } from '../core/exchange/bringIn';
+import { chosen, incomingOf, type Incoming, type Which } from '../core/exchange/incoming';
 import {
   formulaSchema,
+  type AnyDoc,
   type FormulaDoc,
   type KitchenDoc,
   type PieceDoc,
@@ -23,6 +25,7 @@ import {
   runsIn,
   KITCHEN_KEY,
   type Change,
+  type Docs,
 } from './documents';
 import { newId } from './ids';
 import { fileOf, usedFormulas } from './plans';
@@ -83,26 +86,56 @@ export function bring(text: string): Outcome {
     }
     case 'snapshot': {
       const { at, docs: then, unread } = read.snapshot;
-      change(
-        `Bring in what stood on ${at.slice(0, 10)}`,
-        Object.fromEntries(then.map((doc) => [keyOf(doc), doc])),
-      );
-      const left = unread > 0 ? ` ${counted(unread, 'document')} of it could not be read.` : '';
-      return {
-        ok: true,
-        words: `${counted(then.length, 'document')} are as they stood then.${left}`,
-        go: {},
-      };
+      return bringAll(`Bring in what stood on ${at.slice(0, 10)}`, then, {}, unread);
     }
     case 'kitchen': {
-      change('Bring in a kitchen', { [KITCHEN_KEY]: { ...read.kitchen, id: kitchenIn(docs).id } });
-      return {
-        ok: true,
-        words: 'The kitchen is exchanged for that one. Undo brings the old one back.',
-        go: {},
-      };
+      return bringAll('Bring in a kitchen', [ownKitchen(read.kitchen)], {}, 0);
     }
   }
+}
+
+/** There is one kitchen, whatever it was called elsewhere. */
+const ownKitchen = (kitchen: KitchenDoc): KitchenDoc => ({
+  ...kitchen,
+  id: kitchenIn(useDocuments.getState().docs).id,
+});
+
+/** The documents of a file that holds many, or a kitchen: what would change is shown before it does. Null for any other. */
+export function manyIn(text: string): { readonly docs: readonly AnyDoc[]; readonly unread: number } | null {
+  const read = bringIn(text);
+  if (!read.ok) return null;
+  if (read.what === 'snapshot') return { docs: read.snapshot.docs, unread: read.snapshot.unread };
+  return read.what === 'kitchen' ? { docs: [ownKitchen(read.kitchen)], unread: 0 } : null;
+}
+
+/** What each document of a file is beside what is here. */
+export const incomingHere = (docs: readonly AnyDoc[], here: Docs): Incoming[] =>
+  incomingOf(docs, here, keyOf);
+
+/**
+ * Brings many documents in as one step, by their names.
+ * @param which by key, which of two that differ stands; the file's where nothing is said
+ */
+export function bringAll(
+  label: string,
+  docs: readonly AnyDoc[],
+  which: Readonly<Record<string, Which>>,
+  unread: number,
+): Outcome {
+  const { docs: here } = useDocuments.getState();
+  const entries = docs.flatMap((doc): [string, AnyDoc][] => {
+    const key = keyOf(doc);
+    const next = chosen(here[key], doc, which[key] ?? 'file');
+    return next === here[key] ? [] : [[key, next]];
+  });
+  void keepNow('before bringing in');
+  change(label, Object.fromEntries(entries));
+  const left = unread > 0 ? ` ${counted(unread, 'document')} of it could not be read.` : '';
+  const words =
+    docs.length === 1 && docs[0]?.kind === 'kitchen'
+      ? 'The kitchen is as you chose. Undo brings the old one back.'
+      : `${counted(entries.length, 'document')} came in.${left} Undo takes all of it back.`;
+  return { ok: true, words, go: {} };
 }
 
 /** Keeps formulas that were read from a text, as one step. */

@@ -1,4 +1,5 @@
 import type { FormulaDoc, KitchenDoc, Line, PieceDoc, PieceFile, RunDoc, RunFile } from '../model/documents';
+import { same } from './incoming';
 import { takeTurns, wentOn } from './turns';
 import { kitchenHolds, referencesOf, type RefKind } from '../model/references';
 
@@ -44,14 +45,6 @@ const LISTS: Readonly<
   microwave: 'microwaves',
   vessel: 'vessels',
 };
-
-/** Keys in order: two documents are the same whatever order their fields were written in. */
-const ordered = (_key: string, value: unknown): unknown =>
-  typeof value === 'object' && value !== null && !Array.isArray(value)
-    ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
-    : value;
-
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a, ordered) === JSON.stringify(b, ordered);
 
 /**
  * Brings a run file into the documents that are there. What is the same already is used as it is; what bears a known id

@@ -22,7 +22,7 @@ export const snapshotSchema = z.looseObject({
   /** Local time. */
   at: z.string().max(40),
   why: z.string().max(60),
-  docs: z.array(z.unknown()).max(5000),
+  docs: z.array(z.unknown()).max(20_000),
 });
 
 export interface SnapshotFile {

@@ -4,12 +4,13 @@ import { TextInput } from 'react-native-paper';
 import type { DocFault } from '../../core/exchange/read';
 import { bringIn, type FormulaDraft } from '../../core/exchange/bringIn';
 import { useDraft } from '../../state/drafts';
-import { bring, keepFormulas } from '../../state/exchange';
+import { bring, bringAll, keepFormulas, manyIn } from '../../state/exchange';
 import { keepNow } from '../../state/snapshots';
 import { useScreen } from '../../state/store';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Notice } from '../../ui/notice';
 import { Body, Small } from '../../ui/text';
+import { Incoming } from './Incoming';
 import { Review } from './Review';
 import { textOf } from './textOf';
 
@@ -28,6 +29,7 @@ export function BringForm({ start, onDone }: { readonly start: string | null; re
     draft.put(next.slice(0, MOST_DRAFT));
   };
   const [review, setReview] = useState<readonly FormulaDraft[] | null>(null);
+  const [many, setMany] = useState<ReturnType<typeof manyIn>>(null);
   const [faults, setFaults] = useState<readonly DocFault[]>([]);
   const [said, setSaid] = useState<{ readonly words: string; readonly go: () => void } | null>(null);
   const take = (from: string) => {
@@ -36,6 +38,12 @@ export function BringForm({ start, onDone }: { readonly start: string | null; re
       setText(from);
       setFaults([]);
       setReview(read.formulas);
+      return;
+    }
+    const all = manyIn(from);
+    if (all) {
+      setFaults([]);
+      setMany(all);
       return;
     }
     const outcome = bring(from);
@@ -75,6 +83,20 @@ export function BringForm({ start, onDone }: { readonly start: string | null; re
         <Body>{said.words}</Body>
         <MainAction title="Look at it" onPress={said.go} />
       </>
+    );
+  }
+  if (many) {
+    return (
+      <Incoming
+        docs={many.docs}
+        unread={many.unread}
+        onBack={() => setMany(null)}
+        onTake={(which) => {
+          setMany(null);
+          const outcome = bringAll('Bring in a file', many.docs, which, many.unread);
+          if (outcome.ok) told(outcome);
+        }}
+      />
     );
   }
   if (review) {
