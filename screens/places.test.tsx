@@ -310,12 +310,12 @@ describe('the kitchen', () => {
     expect(kitchen().beliefs).toHaveLength(1);
   });
 
-  it('starts empty, and lays the demo out again', () => {
+  it('starts empty, and lays the demo out again', async () => {
     tap('button', 'Clear all and start empty');
     expect(run()).toBeUndefined();
     expect(kitchen().name).toBe('My kitchen');
     tap('button', 'Lay out the demo');
-    expect(run().name).toBe('Lantern evening');
+    await waitFor(() => expect(run().name).toBe('Lantern evening'));
   });
 });
 

@@ -63,7 +63,7 @@ const PAST: readonly Batch[] = [
     name: 'Stewards’ break',
     weeksBefore: 19,
     line: { ...at(MUGS, 0), count: 6, frosting: null },
-    note: 'The third round went in with the door still hot.',
+    note: '',
   },
   {
     name: 'Bean feast',

@@ -1,11 +1,18 @@
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { DEMO_FORMULAS, DEMO_KITCHEN } from '../../demo';
 import { FAMILY_FILES } from '../../demo/families';
+import type { PastFile } from '../../demo/past';
+import { benchStateOf } from '../bench/log';
+import { withLearned } from '../learn';
+import { chartsOf, comparedRuns } from '../logbook';
+import type { KitchenDoc, RunDoc } from '../model/documents';
 import { planWhole } from '../plan';
 import { readLine, readNumberField } from '../quantity';
 import { bringIn } from './bringIn';
 import { MOST_LETTERS } from './limits';
 import { readRunFile, type DocFault } from './read';
+import { logCsv } from './tables';
 
 /** `FILES=10000 LINES=40000` looks at as many, as `npm run torture` does. */
 const env = process.env as Readonly<Record<string, string | undefined>>;
@@ -40,35 +47,38 @@ const ODD = [
   '"2026-02-30T24:00"',
 ];
 /** A file as something may have left it: cut off, doubled, with numbers, words or whole parts put in each other's place. */
-const mutated = fc
-  .tuple(
-    fc.nat(evening.length - 1),
-    fc.nat(400),
-    fc.nat(evening.length - 1),
-    fc.constantFrom('cut', 'swap', 'number', 'end', 'double'),
-    fc.constantFrom(...ODD),
-  )
-  .map(([at, length, other, how, odd]) => {
-    const piece = evening.slice(at, at + length);
-    switch (how) {
-      case 'cut':
-        return evening.slice(0, at) + evening.slice(at + length);
-      case 'swap':
-        return evening.slice(0, other) + piece + evening.slice(other + length);
-      case 'end':
-        return evening.slice(0, at);
-      case 'double':
-        return evening.slice(0, at) + piece + evening.slice(at);
-      case 'number': {
-        const next = /[:[,](?:-?\d[\d.]*|"[^"]*"|null|true|false)(?=[,\]}])/g;
-        next.lastIndex = at;
-        const found = next.exec(evening);
-        return found
-          ? evening.slice(0, found.index + 1) + odd + evening.slice(found.index + found[0].length)
-          : evening;
+const mutatedOf = (whole: string) =>
+  fc
+    .tuple(
+      fc.nat(whole.length - 1),
+      fc.nat(400),
+      fc.nat(whole.length - 1),
+      fc.constantFrom('cut', 'swap', 'number', 'end', 'double'),
+      fc.constantFrom(...ODD),
+    )
+    .map(([at, length, other, how, odd]) => {
+      const piece = whole.slice(at, at + length);
+      switch (how) {
+        case 'cut':
+          return whole.slice(0, at) + whole.slice(at + length);
+        case 'swap':
+          return whole.slice(0, other) + piece + whole.slice(other + length);
+        case 'end':
+          return whole.slice(0, at);
+        case 'double':
+          return whole.slice(0, at) + piece + whole.slice(at);
+        case 'number': {
+          const next = /[:[,](?:-?\d[\d.]*|"[^"]*"|null|true|false)(?=[,\]}])/g;
+          next.lastIndex = at;
+          const found = next.exec(whole);
+          return found
+            ? whole.slice(0, found.index + 1) + odd + whole.slice(found.index + found[0].length)
+            : whole;
+        }
       }
-    }
-  });
+    });
+
+const mutated = mutatedOf(evening);
 
 describe('files that something happened to', () => {
   it('are read or refused in plain words, and what is read can be planned', () => {
@@ -82,6 +92,44 @@ describe('files that something happened to', () => {
       }),
       { numRuns: FILES },
     );
+  });
+
+  it('of everything are read document by document, and what is read can be learned from and drawn', () => {
+    const past = JSON.parse(readFileSync('public/demo-past.json', 'utf8')) as PastFile;
+    const everything = JSON.stringify({
+      kind: 'snapshot',
+      version: 1,
+      at: '2026-11-28T16:00',
+      why: 'by hand',
+      docs: [{ ...DEMO_KITCHEN, beliefs: past.beliefs }, ...past.runs.slice(0, 5)],
+    });
+    let whole = 0;
+    fc.assert(
+      fc.property(mutatedOf(everything), (text) => {
+        const outcome = bringIn(text);
+        if (!outcome.ok) return plain(outcome.faults);
+        if (outcome.what !== 'snapshot') return;
+        whole += 1;
+        const { docs } = outcome.snapshot;
+        const runs = docs.filter((doc): doc is RunDoc => doc.kind === 'run');
+        const kitchen = docs.find((doc): doc is KitchenDoc => doc.kind === 'kitchen') ?? DEMO_KITCHEN;
+        const now = Date.UTC(2026, 10, 28);
+        for (const { mean, spread } of withLearned(kitchen, runs, now).beliefs)
+          expect([Number.isFinite(mean), Number.isFinite(spread)]).toEqual([true, true]);
+        for (const { says, points } of chartsOf(runs, kitchen, (_, of) => of, now)) {
+          expect(says).not.toMatch(/NaN|Infinity|undefined/);
+          for (const { value } of points) expect(Number.isFinite(value)).toBe(true);
+        }
+        for (const run of runs) {
+          benchStateOf(run.log ?? []);
+          comparedRuns(run, runs[0] ?? run);
+          expect(logCsv([run])).not.toMatch(/NaN|undefined/);
+        }
+      }),
+      { numRuns: FILES },
+    );
+    // Most are still a file of everything: else nothing would be shown.
+    expect(whole).toBeGreaterThan(FILES / 4);
   });
 
   it.each([

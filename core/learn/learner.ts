@@ -34,7 +34,7 @@ const RECENT = 3;
 export function learn(evidence: readonly Evidence[], now: number): Learned[] {
   const kinds = new Map<string, Evidence[]>();
   for (const one of evidence) {
-    if (one.taken !== 'yes' || !SEEING[one.param]) continue;
+    if (one.taken !== 'yes' || !canTell(one)) continue;
     const key = `${one.param}\n${kindOf(one)}`;
     kinds.set(key, [...(kinds.get(key) ?? []), one]);
   }
@@ -44,6 +44,13 @@ export function learn(evidence: readonly Evidence[], now: number): Learned[] {
     return kind.told(now);
   });
 }
+
+/** Whether an outcome can be read at all: a file may hold anything, and of a factor of nothing there is no logarithm. */
+function canTell({ param, start }: Evidence): boolean {
+  const seeing = SEEING[param];
+  return seeing !== undefined && start.spread > LEAST && (seeing.on === 'plain' || start.value > LEAST);
+}
+const LEAST = 1e-6;
 
 /** What an outcome belongs to by itself, and what it shares that with. */
 const thingOf = ({ of }: Evidence): string => of[0] ?? 'kitchen';

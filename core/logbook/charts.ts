@@ -159,7 +159,7 @@ function shareChart(runs: readonly RunDoc[], id: 'binder' | 'coat'): Chart | nul
   const param = { binder: PARAMS.bindFactor.key, coat: PARAMS.coatThickness.key }[id];
   const points = runs.flatMap((run) =>
     (run.closed?.evidence ?? []).flatMap((one): ChartPoint[] =>
-      one.param === param && one.seen && one.seen.expected > 0 && one.taken !== 'no'
+      one.param === param && one.seen && one.seen.expected > 1e-3 && one.taken !== 'no'
         ? [{ label: run.name, value: (one.seen.came / one.seen.expected) * 100, beside: 100 }]
         : [],
     ),

@@ -1,6 +1,9 @@
 import { z } from 'zod';
 import { id, moment } from './fields';
 
+/** A value of some figure or parameter: nothing in a kitchen is larger. */
+const value = z.number().min(-1e6, 'At least −1000000.').max(1e6, 'At most 1000000.');
+
 /** What was seen of a parameter in one run: a measure, or bounds where a look only said "not yet" or "too far". */
 export const evidenceSchema = z.looseObject({
   id,
@@ -11,12 +14,12 @@ export const evidenceSchema = z.looseObject({
   at: moment,
   lineId: id,
   /** Between which values it lay, in the parameter's unit; the same where it was measured, null where it was open. */
-  low: z.number().nullable(),
-  high: z.number().nullable(),
+  low: value.nullable(),
+  high: value.nullable(),
   /** What the parameter started from there, before anything was learned. */
-  start: z.looseObject({ value: z.number(), spread: z.number().min(0) }),
+  start: z.looseObject({ value, spread: z.number().min(0).max(1e6) }),
   /** What of it was expected with nothing learned, and what came: in the unit of that figure. */
-  seen: z.looseObject({ figureId: z.string().max(120), expected: z.number(), came: z.number() }).optional(),
+  seen: z.looseObject({ figureId: z.string().max(120), expected: value, came: value }).optional(),
   /** Taken to heart, kept for later, or left out. */
   taken: z.enum(['yes', 'wait', 'no']).default('yes'),
 });
