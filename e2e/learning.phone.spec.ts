@@ -42,7 +42,10 @@ test('a run closed at the bench teaches its oven: the lesson is told, the next p
   await expect(page.getByText('What it taught')).toBeVisible();
   await expect(page.getByText(/^Hall oven runs \d+ % slow\. From now on .*, look at /)).toBeVisible();
   await expect(page.getByText(/, was ×1\.00, give or take \d+ %; from one batch\.$/)).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'What this kitchen has learned' })).toBeVisible();
+  await page.getByRole('tab', { name: 'Learned' }).click();
+  await expect(
+    page.getByRole('button', { name: /Hall oven: .*at first ×1\.00.*from one batch/ }),
+  ).toBeVisible();
   const after = await bakingTime(page);
   expect((after.low + after.high) / 2).toBeGreaterThan((before.low + before.high) / 2);
   expect((after.high - after.low) / (after.high + after.low)).toBeLessThan(
@@ -51,11 +54,13 @@ test('a run closed at the bench teaches its oven: the lesson is told, the next p
   // Refused, the kitchen is as it was; and undo takes the refusal back.
   await page.goto('/logbook');
   await page.getByRole('radio', { name: 'No, a slip' }).first().click();
-  await expect(page.getByRole('heading', { name: 'What this kitchen has learned' })).toHaveCount(0);
+  await page.getByRole('tab', { name: 'Learned' }).click();
+  await expect(page.getByRole('button', { name: /Hall oven: .*all its batches left out/ })).toBeVisible();
   expect((await bakingTime(page)).low).toBe(before.low);
   await page.goto('/logbook');
   await page.getByRole('radio', { name: 'From now on' }).first().click();
-  await expect(page.getByRole('heading', { name: 'What this kitchen has learned' })).toBeVisible();
+  await page.getByRole('tab', { name: 'Learned' }).click();
+  await page.getByRole('button', { name: /Hall oven: .*from one batch/ }).click();
   await page.getByRole('button', { name: /^Begin afresh: .*Hall oven/ }).click();
   expect((await bakingTime(page)).low).toBe(before.low);
 });
@@ -81,6 +86,7 @@ test('a run that was baked without the app is logged in a minute, and teaches as
   await expect(page.getByText('By the old oven.')).toBeVisible();
   await expect(page.getByText(/runs \d+ % slow/).first()).toBeVisible();
   // What happened goes out as a table.
+  await page.getByRole('tab', { name: 'Learned' }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Expected and came' }).click();
   const file = await download;

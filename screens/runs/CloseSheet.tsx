@@ -71,7 +71,12 @@ function CloseForm({ run, whole, onClose }: CloseProps) {
     run.clocks.some((clock) => clock.lineId === lineId && clock.endedAt === null);
   const ready = open.filter(({ line }) => !isBaking(line.id));
   const canWhole = ready.length === open.length;
-  const [of, setOf] = useState<string>(canWhole ? WHOLE : (ready[0]?.line.id ?? WHOLE));
+  // While some have not been in the heat, it is one of those that have that is meant.
+  const out = ready.filter(({ line }) => run.clocks.some((clock) => clock.lineId === line.id));
+  const some = out.length > 0 && out.length < open.length;
+  const [of, setOf] = useState<string>(
+    canWhole && !some ? WHOLE : (out[0]?.line.id ?? ready[0]?.line.id ?? WHOLE),
+  );
   return (
     <>
       {open.length > 1 ? (
@@ -79,7 +84,7 @@ function CloseForm({ run, whole, onClose }: CloseProps) {
           {canWhole ? (
             <Chip title="The whole run" selected={of === WHOLE} onPress={() => setOf(WHOLE)} />
           ) : null}
-          {ready.map(({ line }) => (
+          {[...out, ...ready.filter((one) => !out.includes(one))].map(({ line }) => (
             <Chip
               key={line.id}
               title={lineName(run, line.id)}

@@ -24,7 +24,8 @@ export function ClockStrip() {
 }
 
 function Strip({ runs }: { readonly runs: Parameters<typeof clocksOf>[0] }) {
-  const now = useSteadyNow(1000);
+  // Four times a second: drawn once, what is shown would be up to a second old by the next.
+  const now = useSteadyNow(250);
   const { raised, line } = useTokens();
   const clocks = clocksOf(runs, now);
   useAlarm(clocks, now);
@@ -53,7 +54,7 @@ function Strip({ runs }: { readonly runs: Parameters<typeof clocksOf>[0] }) {
 
 /** "3:12" within the hour, the time of day beyond it, and since when once it is past. */
 export function leftText({ dueAt, look }: Pick<Running, 'dueAt' | 'look'>, now: number): string {
-  const seconds = Math.ceil((dueAt - now) / 1000);
+  const seconds = Math.round((dueAt - now) / 1000);
   if (seconds > 3600) return `at ${clockOf(onTheWall(dueAt))}`;
   if (seconds > 0) return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
   return seconds > -60
