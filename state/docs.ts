@@ -72,6 +72,13 @@ export const runsIn = listed((docs) =>
     .sort((a, b) => Number(a.closed !== null) - Number(b.closed !== null) || earlier(a.readyAt, b.readyAt)),
 );
 
+/** Closed runs, the last of them first. */
+export const closedIn = listed((docs) =>
+  runsIn(docs)
+    .filter((run) => run.closed !== null)
+    .sort((a, b) => (b.closed?.at ?? 0) - (a.closed?.at ?? 0)),
+);
+
 export function runIn(docs: Docs, id: string): RunDoc | null {
   const doc = docs[runKey(id)];
   return doc?.kind === 'run' ? doc : null;

@@ -15,17 +15,15 @@ export function allEvidence(
   runs: readonly Pick<RunDoc, 'closed'>[],
   { anew = {} }: Pick<KitchenDoc, 'anew'>,
 ): Evidence[] {
-  return runs.flatMap(({ closed }) =>
-    (closed?.evidence ?? []).filter(
-      ({ param, of, at }) => at > (anew[`${param}@${of[0] ?? ''}`] ?? -Infinity),
-    ),
-  );
+  const all = runs.flatMap(({ closed }) => closed?.evidence ?? []);
+  if (Object.keys(anew).length === 0) return all;
+  return all.filter(({ param, of, at }) => at > (anew[`${param}@${of[0] ?? ''}`] ?? -Infinity));
 }
 
 /** The local day of a moment, as well as it is known without a clock of the place: that of Greenwich. */
 const dayOf = (at: number): string => new Date(at).toISOString().slice(0, 10);
 
-const beliefOf = ({ param, of, mean, spread, seen, lastAt }: Learned): Belief => {
+export const beliefOf = ({ param, of, mean, spread, seen, lastAt }: Learned): Belief => {
   const bounds = paramOf(param);
   return {
     param,

@@ -142,3 +142,18 @@ describe('a kitchen that learns', () => {
     expect(late.mean).toBeCloseTo(soon.mean, 6);
   });
 });
+
+describe('a kitchen that has baked for years', () => {
+  it('counts all its batches, and learns from the last of each thing what it would from all', () => {
+    const value = (n: number) => 1.1 + 0.04 * Math.sin(n * 2.7);
+    const years = (n: number) => Array.from({ length: n }, (_, i) => exactly(i, value(i)));
+    const at = T0 + 400 * 7 * DAY;
+    const found = of(learn(years(400), at), 'oven:a');
+    expect(found.seen).toBe(400);
+    // Beside the mean of all: nearer than a fifth of the noise of one outcome.
+    expect(Math.abs(Math.log(found.mean / 1.1))).toBeLessThan(0.01);
+    // And as sure as sixty batches make it.
+    const sixty = of(learn(years(400).slice(-60), at), 'oven:a');
+    expect(found.mean).toBeCloseTo(sixty.mean, 9);
+  });
+});

@@ -36,13 +36,45 @@ export function learn(evidence: readonly Evidence[], now: number): Learned[] {
   for (const one of evidence) {
     if (one.taken !== 'yes' || !canTell(one)) continue;
     const key = `${one.param}\n${kindOf(one)}`;
-    kinds.set(key, [...(kinds.get(key) ?? []), one]);
+    const some = kinds.get(key);
+    if (some) some.push(one);
+    else kinds.set(key, [one]);
   }
-  return [...kinds.values()].flatMap((some) => {
+  return [...kinds.values()].flatMap((all) => {
+    const { some, before } = lastOf(all.sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1)));
     const kind = new Kind(some);
-    for (const one of [...some].sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1))) kind.meet(one);
-    return kind.told(now);
+    for (const one of some) kind.meet(one);
+    // What came before counts as seen, but of a thing that is another one since.
+    const earlier = [...before.values()].reduce((sum, n) => sum + n, 0);
+    return kind.told(now).map((one) => ({
+      ...one,
+      seen: one.seen + (one.changedAt === null ? (before.get(one.of) ?? earlier) : 0),
+    }));
   });
+}
+
+/**
+ * So many of a thing's last outcomes say all that there is to say of it: each more moves it by less than a hundredth of
+ * its noise, and what is older has faded.
+ */
+const LAST = 60;
+
+/** The last outcomes of every thing, in order, and how many came before them. */
+function lastOf(all: readonly Evidence[]): {
+  readonly some: readonly Evidence[];
+  readonly before: ReadonlyMap<string, number>;
+} {
+  const counts = new Map<string, number>();
+  const some: Evidence[] = [];
+  for (let i = all.length - 1; i >= 0; i -= 1) {
+    const one = all[i];
+    if (!one) continue;
+    const n = (counts.get(thingOf(one)) ?? 0) + 1;
+    counts.set(thingOf(one), n);
+    if (n <= LAST) some.push(one);
+  }
+  const before = new Map([...counts].map(([of, n]) => [of, Math.max(0, n - LAST)]));
+  return { some: some.reverse(), before };
 }
 
 /** Whether an outcome can be read at all: a file may hold anything, and of a factor of nothing there is no logarithm. */
@@ -55,7 +87,7 @@ const LEAST = 1e-6;
 /** What an outcome belongs to by itself, and what it shares that with. */
 const thingOf = ({ of }: Evidence): string => of[0] ?? 'kitchen';
 /** The widest that is not the whole kitchen: a tin with two batters in turn is one thing of its size, not one of each. */
-const kindOf = ({ of }: Evidence): string =>
+export const kindOf = ({ of }: Pick<Evidence, 'of'>): string =>
   of.length > 2 ? (of.filter((one) => one !== 'kitchen').at(-1) ?? 'kitchen') : (of[1] ?? of[0] ?? 'kitchen');
 
 interface Thing {

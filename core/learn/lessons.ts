@@ -1,10 +1,10 @@
-import type { KitchenDoc, RunDoc, RunFile } from '../model/documents';
+import type { Belief, KitchenDoc, RunDoc, RunFile } from '../model/documents';
 import type { Evidence } from '../model/evidence';
 import { paramOf, PARAMS, scopeParts } from '../param';
 import { gramsText, planWhole, type LinePlan, type RunPlan } from '../plan';
-import { allEvidence, withLearned } from './beliefs';
+import { allEvidence, beliefOf } from './beliefs';
 import { formatDuration, join } from '../quantity';
-import { learn, type Learned } from './learner';
+import { kindOf, learn, type Learned } from './learner';
 import { LESSON } from './lessons.words';
 
 /** What one run taught of one thing. Its words hold measures in braces. */
@@ -34,21 +34,19 @@ export function lessonsOf(file: File, runs: readonly RunDoc[], now: number): Les
   const own = run.closed?.evidence ?? [];
   if (own.length === 0) return [];
   const taken = own.map((one): Evidence => ({ ...one, taken: 'yes' }));
+  // Of thousands of outcomes, only those of the same kinds have a say in it.
+  const kinds = new Set(own.map((one) => `${one.param}\n${kindOf(one)}`));
   const others = allEvidence(
     runs.filter(({ id }) => id !== run.id),
     kitchen,
-  );
+  ).filter((one) => kinds.has(`${one.param}\n${kindOf(one)}`));
   const without = learn(others, now);
   const withIt = learn([...others, ...taken], now);
   // The plan as it will be, with all of it taken to heart.
   const whole = planWhole({
     ...file,
     run: { ...run, lines: run.lines.map((line) => ({ ...line, measured: {} })), clocks: [], closed: null },
-    kitchen: withLearned(
-      kitchen,
-      [{ closed: run.closed && { ...run.closed, evidence: [...others, ...taken] } }],
-      now,
-    ),
+    kitchen: { ...kitchen, beliefs: believed(kitchen, withIt) },
   });
   const byThing = new Map<string, Evidence[]>();
   for (const one of own) {
@@ -78,6 +76,15 @@ export function lessonsOf(file: File, runs: readonly RunDoc[], now: number): Les
     })
     .sort((a, b) => b.weight - a.weight)
     .slice(0, TOLD);
+}
+
+/** What the kitchen would hold with these learned: all else of it as it is, and what somebody said by hand before all. */
+function believed({ beliefs }: KitchenDoc, learned: readonly Learned[]): Belief[] {
+  const keyOf = ({ param, of }: { readonly param: string; readonly of: string }) => `${param}@${of}`;
+  const anew = new Set(learned.map(keyOf));
+  const stands = beliefs.filter((one) => !one.learned || !anew.has(keyOf(one)));
+  const said = new Set(stands.map(keyOf));
+  return [...stands, ...learned.filter((one) => !said.has(keyOf(one))).map(beliefOf)];
 }
 
 function sentences(

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import type { Lesson } from '../../core/learn';
 import type { RunDoc } from '../../core/model/documents';
@@ -22,7 +22,12 @@ const TAKEN = [
 export function Lessons({ run }: { readonly run: RunDoc }) {
   const docs = useDocuments((state) => state.docs);
   const planner = usePlanner((state) => state.planner);
-  const lessons = useMemo(() => lessonsFor(run, docs, planner), [run, docs, planner]);
+  const [lessons, setLessons] = useState<readonly Lesson[] | null>(null);
+  // The batches stand there first; what they taught is reckoned once they do, and anew with whatever is told since.
+  useEffect(() => {
+    const timer = setTimeout(() => setLessons(lessonsFor(run, docs, planner)), 0);
+    return () => clearTimeout(timer);
+  }, [run, docs, planner]);
   if (!lessons || lessons.length === 0) return null;
   return (
     <View style={{ gap: space(2) }}>

@@ -86,7 +86,7 @@ export function LogbookScreen() {
 
 /** So many batches are looked through without searching, and so many stand there at once. */
 const FEW = 4;
-const PAGE = 20;
+const PAGE = 10;
 
 /** So many of the last runs show at once what they taught. */
 const LATEST = 2;

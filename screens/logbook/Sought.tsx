@@ -36,8 +36,18 @@ const OUTCOMES: Readonly<Record<string, string>> = {
 export function useFound(runs: readonly RunDoc[], sought: SoughtFor): readonly RunDoc[] {
   const words = useRunWords();
   const parts = sought.text.toLowerCase().split(/\s+/).filter(Boolean);
-  const is = (has: readonly string[], wanted: string) => wanted === ANY || has.includes(wanted);
+  // What stands there is said once a text is sought: of thousands of batches nobody asks on every visit.
+  const has = (run: RunDoc): boolean => {
+    const { at = 0, note = '', finish = '' } = run.closed ?? {};
+    const text = `${run.name} ${words(run)} ${momentText(at)} ${finish} ${note}`.toLowerCase();
+    return parts.every((part) => text.includes(part));
+  };
+  const is = (sorts: readonly string[], wanted: string) => wanted === ANY || sorts.includes(wanted);
+  const { piece, formula, oven, outcome } = sought;
+  const any = [piece, formula, oven, outcome].every((one) => one === ANY);
+  if (any && parts.length === 0) return runs;
   return runs.filter((run) => {
+    if (any) return has(run);
     const sorts = sortsOf(run);
     if (
       !is(sorts.pieces, sought.piece) ||
@@ -46,11 +56,7 @@ export function useFound(runs: readonly RunDoc[], sought: SoughtFor): readonly R
       !is(sorts.outcomes, sought.outcome)
     )
       return false;
-    if (parts.length === 0) return true;
-    // What stands there is said once a text is sought: of thousands of batches nobody asks on every visit.
-    const { at = 0, note = '', finish = '' } = run.closed ?? {};
-    const text = `${run.name} ${words(run)} ${momentText(at)} ${finish} ${note}`.toLowerCase();
-    return parts.every((part) => text.includes(part));
+    return parts.length === 0 || has(run);
   });
 }
 
@@ -70,7 +76,6 @@ export function Sought({
   readonly onSought: (next: SoughtFor) => void;
 }) {
   const docs = useDocuments((state) => state.docs);
-  const all = runs.map(sortsOf);
   const choice = (
     key: Exclude<keyof SoughtFor, 'text'>,
     of: keyof Sorts,
@@ -78,16 +83,20 @@ export function Sought({
     any: string,
     nameOf: (id: string) => string,
   ) => {
-    const there = [...new Set(all.flatMap((sorts) => sorts[of]))];
-    if (sought[key] !== ANY && !there.includes(sought[key])) there.push(sought[key]);
-    const named = there.map((id) => ({ value: id, title: nameOf(id) }));
+    // Asked once somebody opens it.
+    const choices = () => {
+      const there = new Set(runs.flatMap((run) => sortsOf(run)[of]));
+      if (sought[key] !== ANY) there.add(sought[key]);
+      const named = [...there].map((id) => ({ value: id, title: nameOf(id) }));
+      return [{ value: ANY, title: any }, ...named.sort((a, b) => a.title.localeCompare(b.title))];
+    };
     return (
       <ChoiceValue
         label={title}
         title={title}
         value={sought[key]}
         text={sought[key] === ANY ? any : nameOf(sought[key])}
-        choices={[{ value: ANY, title: any }, ...named.sort((a, b) => a.title.localeCompare(b.title))]}
+        choices={choices}
         onChoose={(id) => onSought({ ...sought, [key]: id })}
       />
     );

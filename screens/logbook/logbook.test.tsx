@@ -13,6 +13,7 @@ import {
   screen,
   tap,
   undo,
+  waitFor,
   within,
   words,
 } from '../test-utils/open';
@@ -58,11 +59,11 @@ function bakeIn(minutes: number): void {
 beforeEach(layOutDemo);
 
 describe('a closed run', () => {
-  it('teaches: the lesson is told, can be refused, and undo takes the closing back with all it taught', () => {
+  it('teaches: the lesson is told, can be refused, and undo takes the closing back with all it taught', async () => {
     bakeIn(25);
     expect(beliefs().length).toBeGreaterThan(0);
     open(<LogbookScreen />);
-    expect(words(screen.getByText(/runs \d+ % slow/))).toMatch(/From now on \d+.*min, look at/);
+    expect(words(await screen.findByText(/runs \d+ % slow/))).toMatch(/From now on \d+.*min, look at/);
     tap('radio', 'No, a slip');
     expect(beliefs()).toEqual([]);
     tap('radio', 'Not yet');
@@ -130,7 +131,7 @@ describe('a closed run', () => {
 });
 
 describe('many batches', () => {
-  it('stand twenty at a time, the last first, and are found by their words', () => {
+  it('stand ten at a time, the last first, and are found by their words', () => {
     const first = run(RUN);
     const docs: Record<string, RunDoc> = {};
     for (let i = 0; i < 45; i += 1) {
@@ -149,16 +150,16 @@ describe('many batches', () => {
         .getAllByRole('heading')
         .map(words)
         .filter((one) => /^Batch \d+$/.test(one));
-    expect(shown()).toEqual(Array.from({ length: 20 }, (_, i) => `Batch ${i}`));
-    tap('button', '20 more of 25');
-    expect(shown()).toHaveLength(40);
+    expect(shown()).toEqual(Array.from({ length: 10 }, (_, i) => `Batch ${i}`));
+    tap('button', '10 more of 35');
+    expect(shown()).toHaveLength(20);
     fireEvent.change(screen.getByLabelText('Look for a batch'), { target: { value: 'quince' } });
     expect(shown()).toEqual(['Batch 44']);
     fireEvent.change(screen.getByLabelText('Look for a batch'), { target: { value: 'no such' } });
     expect(screen.getByText(/^No batch is like that/)).toBeTruthy();
   });
 
-  it('keep what each of them taught behind a tap', () => {
+  it('keep what each of them taught behind a tap', async () => {
     const evidence: Evidence[] = [];
     bakeIn(25);
     const { closed } = run(RUN);
@@ -173,10 +174,10 @@ describe('many batches', () => {
       };
     bring(docs);
     open(<LogbookScreen />);
-    expect(screen.getAllByText('What it taught')).toHaveLength(4);
+    await waitFor(() => expect(screen.getAllByText('What it taught')).toHaveLength(4));
     expect(screen.getAllByRole('button', { name: 'What it taught' })).toHaveLength(2);
     fireEvent.click(screen.getAllByRole('button', { name: 'What it taught' })[0] as HTMLElement);
-    expect(screen.getAllByText(/runs \d+ % slow/)).toHaveLength(3);
+    await waitFor(() => expect(screen.getAllByText(/runs \d+ % slow/)).toHaveLength(3));
   });
 });
 
