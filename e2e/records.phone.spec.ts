@@ -73,7 +73,7 @@ test('a batch is closed with a photo, put away, taken out by taps, and its last 
   await sheet.getByLabel('Good ones that came out').fill('35');
   const chooser = page.waitForEvent('filechooser');
   await sheet.getByRole('button', { name: 'A small photo' }).click();
-  await (await chooser).setFiles('docs/screenshots/pieces-table.png');
+  await (await chooser).setFiles('docs/screenshots/runs.png');
   await expect(sheet.getByLabel('The photo as it is kept')).toBeVisible();
   await sheet.getByRole('button', { name: 'Into the logbook' }).click();
   await expect(page.getByLabel('Photo of Lantern evening')).toBeVisible();

@@ -92,7 +92,7 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'bake', path: `${TABLE}/bake`, first: oneStepDone },
-  { name: 'pieces-table', path: `${TABLE}/pieces` },
+  { name: 'labels', path: `${RUN}/labels` },
   {
     name: 'day-wide',
     path: `${TABLE}/day`,
@@ -114,7 +114,7 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'runs-wide', path: '/', size: DESK, first: startKnown },
   { name: 'sums-wide', path: `${TABLE}/sums`, size: DESK },
-  { name: 'formula-wide', path: '/formulas/formula-beetroot-ginger', size: DESK },
+  { name: 'charts-wide', path: '/logbook/charts', size: DESK },
   { name: 'bake-wide-dark', path: `${RUN}/bake`, size: DESK, dark: true, first: startLoad },
 ];
 

@@ -66,6 +66,8 @@ describe('what is put away', () => {
   it('is not frozen past its day, nor put where it does not keep', () => {
     expect(mayGo(KEPT, 'freezer', '2026-12-04')).toBe(true);
     expect(mayGo(KEPT, 'freezer', '2026-12-05')).toBe(false);
+    expect(mayGo(KEPT, 'room', '2026-12-05')).toBe(false);
+    expect(mayGo({ ...KEPT, place: 'freezer' }, 'fridge', '2027-06-01')).toBe(true);
     expect(mayGo({ ...KEPT, days: { ...KEPT.days, room: null } }, 'room', KEPT.since)).toBe(false);
     for (const place of KEPT_PLACES) expect(mayGo({ ...KEPT, place }, place, KEPT.since)).toBe(false);
   });

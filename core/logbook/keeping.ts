@@ -52,11 +52,13 @@ export const movedTo = (kept: Kept, place: KeptPlace, today: string): Kept => ({
   used: usedBy(kept, today),
 });
 
-/** Whether it may go there: the place keeps it, and none that is past its day is frozen to be forgotten. */
+/** Whether it may go there: the place keeps it, and it is not past its day, which no carrying about mends. */
 export function mayGo(kept: Kept, place: KeptPlace, today: string): boolean {
   if (place === kept.place || kept.days[place] === null) return false;
+  // Out of the freezer it may always come: for that day, where it lay there too long.
+  if (kept.place === 'freezer') return true;
   const by = bestBy(kept);
-  return place !== 'freezer' || (by !== null && today <= by);
+  return by !== null ? today <= by : usedBy(kept, today) < 1 || kept.since === today;
 }
 
 /** So many fewer are left; never less than none. */

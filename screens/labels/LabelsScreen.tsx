@@ -61,6 +61,42 @@ export function LabelsScreen({ id }: { readonly id: string }) {
   return <Ready run={view.run} plans={planned} onBack={back} />;
 }
 
+/** What labels are printed of: a line, or one of its lots where they are finished differently. */
+interface Labelled {
+  readonly id: string;
+  readonly name: string;
+  readonly plan: LinePlan;
+  readonly line: Line;
+  readonly pieces: number;
+  readonly allergens: LinePlan['allergens'];
+}
+
+function labelledOf(plan: LinePlan): Labelled[] {
+  const { line, lots } = plan;
+  const name = `${plan.formula ? `${plan.formula.name} ` : ''}${pieceWords(line)}`;
+  const own: Labelled = {
+    id: line.id,
+    name,
+    plan,
+    line,
+    pieces: Math.max(1, Math.round(plan.parts.count.made.value)),
+    allergens: plan.allergens,
+  };
+  if (lots.length < 2) return [own];
+  return lots.map(({ id, name: called, count, allergens }) => {
+    const lot = 'lots' in line ? line.lots?.find((one) => one.id === id) : undefined;
+    return {
+      ...own,
+      id: `${line.id}/${id}`,
+      name: lot ? `${name}, ${called.toLowerCase()}` : name,
+      // Only what is in and on this lot stands on its label.
+      line: { ...line, count, lots: lot ? [{ ...lot, count }] : [] },
+      pieces: Math.max(1, count),
+      allergens,
+    };
+  });
+}
+
 function Ready({
   run,
   plans,
@@ -70,32 +106,30 @@ function Ready({
   readonly plans: readonly LinePlan[];
   readonly onBack: () => void;
 }) {
-  const [lineId, setLineId] = useState(plans[0]?.line.id ?? '');
-  const plan = plans.find(({ line }) => line.id === lineId) ?? plans[0];
-  if (!plan) throw new Error('invariant: a run with labels has a line');
-  return <OfLine key={plan.line.id} run={run} plans={plans} plan={plan} onLine={setLineId} onBack={onBack} />;
+  const all = plans.flatMap(labelledOf);
+  const [id, setId] = useState(all[0]?.id ?? '');
+  const one = all.find((labelled) => labelled.id === id) ?? all[0];
+  if (!one) throw new Error('invariant: a run with labels has a line');
+  return <OfLine key={one.id} run={run} all={all} of={one} onOf={setId} onBack={onBack} />;
 }
-
-const nameOf = ({ line, formula }: LinePlan): string =>
-  `${formula ? `${formula.name} ` : ''}${pieceWords(line)}`;
 
 function OfLine({
   run,
-  plans,
-  plan,
-  onLine,
+  all,
+  of,
+  onOf,
   onBack,
 }: {
   readonly run: RunDoc;
-  readonly plans: readonly LinePlan[];
-  readonly plan: LinePlan;
-  readonly onLine: (id: string) => void;
+  readonly all: readonly Labelled[];
+  readonly of: Labelled;
+  readonly onOf: (id: string) => void;
   readonly onBack: () => void;
 }) {
+  const { plan, pieces: made } = of;
   const style = useNumberStyle();
-  const own = aloneOf(run, plan.line);
+  const own = aloneOf(run, of);
   const alone = usePlanOf(own);
-  const made = Math.max(1, Math.round(plan.parts.count.made.value));
   const [sheetId, setSheetId] = useState(LABEL_SHEETS[0]?.id ?? '');
   const [count, setCount] = useState(made);
   const [free, setFree] = useState(0);
@@ -103,7 +137,7 @@ function OfLine({
   if (!sheet) throw new Error('invariant: there are sheets of labels');
   const places = placesOn(sheet).length;
   const skipped = Math.min(free, places - 1);
-  const paragraphs = alone ? paragraphsOf(run, plan, alone, style) : null;
+  const paragraphs = alone ? paragraphsOf(run, of, alone, style) : null;
   const mm = paragraphs && lettersFor(paragraphs, sheet);
   const larger = paragraphs && LABEL_SHEETS.filter((one) => lettersFor(paragraphs, one) !== null).at(-1);
   const label: LabelText | null = paragraphs && mm !== null ? { paragraphs, mm } : null;
@@ -148,17 +182,17 @@ function OfLine({
               onSave={setCount}
             />
             <Words>labels for</Words>
-            {plans.length > 1 ? (
+            {all.length > 1 ? (
               <ChoiceValue
                 label="Of which line"
                 title="Labels of which line"
-                value={plan.line.id}
-                text={nameOf(plan)}
-                choices={plans.map((one) => ({ value: one.line.id, title: nameOf(one) }))}
-                onChoose={onLine}
+                value={of.id}
+                text={of.name}
+                choices={all.map((one) => ({ value: one.id, title: one.name }))}
+                onChoose={onOf}
               />
             ) : (
-              <Words>{nameOf(plan)}</Words>
+              <Words>{of.name}</Words>
             )}
             <Words>on</Words>
             <ChoiceValue
@@ -240,13 +274,13 @@ function OfLine({
 
 const aloneRuns = new WeakMap<RunDoc, Map<string, RunDoc>>();
 /** The run with that line and no other: what only that line is made of. */
-function aloneOf(run: RunDoc, line: Line): RunDoc {
+function aloneOf(run: RunDoc, { id, line }: Labelled): RunDoc {
   const known = aloneRuns.get(run) ?? new Map<string, RunDoc>();
   aloneRuns.set(run, known);
-  const before = known.get(line.id);
+  const before = known.get(id);
   if (before) return before;
-  const one: RunDoc = { ...run, id: `${run.id}/${line.id}`, lines: [line], measured: {} };
-  known.set(line.id, one);
+  const one: RunDoc = { ...run, id: `${run.id}/${id}`, lines: [line], measured: {} };
+  known.set(id, one);
   return one;
 }
 
@@ -257,8 +291,13 @@ const PLACE_WORDS = {
 } as const;
 
 /** What stands on a label, in its order. */
-function paragraphsOf(run: RunDoc, plan: LinePlan, alone: RunPlan, style: NumberStyle): LabelParagraph[] {
-  const ingredients = labelIngredients({ lines: [plan.line] }, alone);
+function paragraphsOf(
+  run: RunDoc,
+  { plan, line, name, allergens }: Labelled,
+  alone: RunPlan,
+  style: NumberStyle,
+): LabelParagraph[] {
+  const ingredients = labelIngredients({ lines: [line] }, alone);
   const unknown = ingredients.filter(({ known }) => !known).map(({ name }) => name);
   const made = run.closed ? localNow(run.closed.at).slice(0, 10) : run.readyAt.slice(0, 10);
   const days = daysOf(plan.keeping);
@@ -268,14 +307,14 @@ function paragraphsOf(run: RunDoc, plan: LinePlan, alone: RunPlan, style: Number
   );
   const by = bestBy({ place, since: made, used: 0, days });
   const date = (local: string) => longDateText(dateOf(`${local}T12:00`));
-  const contains = allergenNames(plan.allergens);
+  const contains = allergenNames(allergens);
   return [
-    { runs: [{ text: capital(nameOf(plan)), strong: true }], times: 1.35 },
+    { runs: [{ text: capital(name), strong: true }], times: 1.35 },
     {
       runs: [
         { text: 'Ingredients: ' },
-        ...ingredients.flatMap(({ name, allergens, known }, i) => [
-          { text: `${name}${known ? '' : ' (not checked)'}`, strong: allergens.length > 0 },
+        ...ingredients.flatMap((one, i) => [
+          { text: `${one.name}${one.known ? '' : ' (not checked)'}`, strong: one.allergens.length > 0 },
           { text: i === ingredients.length - 1 ? '.' : ', ' },
         ]),
       ],

@@ -6,7 +6,7 @@ import { momentText } from '../../state/time';
 import { Compared } from '../../ui/compared';
 import { Sheet } from '../../ui/sheet';
 import { Body, Small } from '../../ui/text';
-import { FINISH_WORDS } from '../runs/CloseSheet';
+import { FINISH_WORDS, isDomed } from '../runs/CloseSheet';
 import { useRunWords } from '../runs/RunList';
 
 const shown = (value: number | null, unit: Pair['unit'], style: NumberStyle): string =>
@@ -41,7 +41,7 @@ export function CompareRuns({
   }));
   const told = (run: RunDoc) =>
     run.closed
-      ? `${run.name}, ${momentText(run.closed.at)}: ${words(run)}, ${FINISH_WORDS[run.closed.finish]}. ${run.closed.note}`
+      ? `${run.name}, ${momentText(run.closed.at)}: ${words(run)}${run.lines.some(isDomed) ? `, ${FINISH_WORDS[run.closed.finish]}` : ''}. ${run.closed.note}`
       : '';
   return (
     <Sheet title="Two batches" visible={visible} onClose={onClose}>

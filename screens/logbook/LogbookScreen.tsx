@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Image, View } from 'react-native';
 import { observedFactor } from '../../core/bench';
-import type { Line, RunDoc } from '../../core/model/documents';
+import type { RunDoc } from '../../core/model/documents';
 import { formatDuration, join } from '../../core/quantity';
 import { momentText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
@@ -11,7 +11,7 @@ import { Columns } from '../../ui/screen';
 import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 import { Again } from '../runs/Again';
-import { FINISH_WORDS } from '../runs/CloseSheet';
+import { FINISH_WORDS, isDomed } from '../runs/CloseSheet';
 import { useRunWords } from '../runs/RunList';
 import { CompareRuns } from './CompareRuns';
 import { Lessons } from './Lessons';
@@ -167,9 +167,6 @@ function Record({
     </Card>
   );
 }
-
-/** What bakes in wells of its own ends flat or domed; a pop or a mug does not. */
-const isDomed = ({ family }: Line): boolean => family === 'cupcake' || family === 'mini';
 
 function Compare({
   name,

@@ -80,7 +80,7 @@ export function Sought({
     key: Exclude<keyof SoughtFor, 'text'>,
     of: keyof Sorts,
     title: string,
-    any: string,
+    anyOf: string,
     nameOf: (id: string) => string,
   ) => {
     // Asked once somebody opens it.
@@ -88,14 +88,14 @@ export function Sought({
       const there = new Set(runs.flatMap((run) => sortsOf(run)[of]));
       if (sought[key] !== ANY) there.add(sought[key]);
       const named = [...there].map((id) => ({ value: id, title: nameOf(id) }));
-      return [{ value: ANY, title: any }, ...named.sort((a, b) => a.title.localeCompare(b.title))];
+      return [{ value: ANY, title: anyOf }, ...named.sort((a, b) => a.title.localeCompare(b.title))];
     };
     return (
       <ChoiceValue
         label={title}
         title={title}
         value={sought[key]}
-        text={sought[key] === ANY ? any : nameOf(sought[key])}
+        text={sought[key] === ANY ? anyOf : nameOf(sought[key])}
         choices={choices}
         onChoose={(id) => onSought({ ...sought, [key]: id })}
       />

@@ -97,6 +97,18 @@ describe('labels', () => {
     expect(bold.join(' ')).not.toMatch(/honey/);
   });
 
+  it('of a lot have what is in and on that lot, and nothing of the others', () => {
+    open(<LabelsScreen id={TABLE} />);
+    tap('button', /^Of which line: /);
+    choose(/pumpkin seeds$/);
+    expect(label()).toMatch(/^Pumpkin and oat cake pops, pumpkin seeds Ingredients: .*pumpkin seeds/);
+    expect(label()).not.toMatch(/pearl sugar|white chocolate/);
+    tap('button', /^Of which line: /);
+    choose(/white with pearl sugar$/);
+    expect(label()).toMatch(/white chocolate.*pearl sugar|pearl sugar.*white chocolate/);
+    expect(label()).not.toMatch(/pumpkin seeds|dark chocolate/);
+  });
+
   it('fit on the sheet that is chosen or say which one they fit on', () => {
     open(<LabelsScreen id={TABLE} />);
     tap('button', /^Sheet: /);

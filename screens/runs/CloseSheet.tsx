@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
-import { closedSchema, type Closed, type Inside, type RunDoc } from '../../core/model/documents';
+import { closedSchema, type Closed, type Inside, type Line, type RunDoc } from '../../core/model/documents';
 import { readWith } from '../../core/exchange/readWith';
 import { benchStateOf, goingOn, type BenchState } from '../../core/bench/log';
 import type { FinishKind } from '../../core/plan';
@@ -27,6 +27,9 @@ export const FINISH_WORDS: Readonly<Record<FinishKind, string>> = {
   high: 'high-domed',
   over: 'ran over',
 };
+
+/** What bakes in wells of its own ends flat or domed; a pop or a mug does not. */
+export const isDomed = ({ family }: Line): boolean => family === 'cupcake' || family === 'mini';
 
 interface CloseProps {
   readonly run: RunDoc;
