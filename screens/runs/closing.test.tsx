@@ -95,7 +95,7 @@ describe('a run of several lines', () => {
     open(<Sheet />);
     // 36 pops, 16 moulded pieces, 12 mugs and 30 cubes as planned, and the 20 that are closed. By hand: 114.
     expect(screen.queryByRole('radio', { name: '24 cupcakes' })).toBeNull();
-    expect((screen.getByLabelText('Good ones that came out') as HTMLInputElement).value).toBe('114');
+    expect(screen.getByLabelText<HTMLInputElement>('Good ones that came out').value).toBe('114');
     tap('button', 'Into the logbook');
     expect(run(TABLE).closed).toMatchObject({ made: 114 });
   });
