@@ -18,6 +18,8 @@ export const someKitchen: fc.Arbitrary<KitchenDoc> = fromSchema(kitchenSchema, {
   beliefs: fc.constant([]),
   stated: fc.constant(undefined),
   ownMeasures: fc.constant(undefined),
+  // What is put away is no matter of a plan, and its days are no texts that chance would ever write.
+  kept: fc.constant(undefined),
 }).map((made) => {
   const kitchen = made as KitchenDoc;
   const filled = <T extends { readonly id: string }>(
