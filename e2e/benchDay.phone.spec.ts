@@ -5,7 +5,7 @@ test('a day of two products from its first step to the last piece: late, reloade
   page,
 }) => {
   test.setTimeout(300_000);
-  await openApp(page);
+  await openApp(page, '/', { past: false });
   await bringIn(page, 'evening', { 'cupcakes-plain': 18, 'pops-fresh': 24 }, 'Two products');
   await benchThere(page);
   await page.clock.setSystemTime(new Date('2026-11-28T10:30:00'));

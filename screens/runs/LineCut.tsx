@@ -98,7 +98,7 @@ export function LineCut({
       </View>
       <Body>{words}</Body>
       <QuietAction
-        title="Save the drawing"
+        title="Drawing as a file"
         icon="down"
         onPress={() => {
           const text = svgText(drawn.current as unknown as Element | null);
