@@ -42,7 +42,7 @@ export function BakeScreen({ id }: { readonly id: string }) {
 }
 
 function Bench({ run: { id }, run: now }: { readonly run: RunDoc }) {
-  const [closing, setClosing] = useState(false);
+  const [closing, setClosing] = useState<'the run' | 'a line' | null>(null);
   // One look at the bench for the card and for the thumb: they never speak of two steps.
   const view = useBench(now);
   const wide = useWide();
@@ -52,7 +52,7 @@ function Bench({ run: { id }, run: now }: { readonly run: RunDoc }) {
       stage="bake"
       broad
       // Without anything for the thumb there is no bar for it either.
-      foot={(open) => footOf(open, view, () => setClosing(true))}
+      foot={(open) => footOf(open, view, setClosing)}
     >
       {({ run, whole }) => (
         <>
@@ -78,7 +78,13 @@ function Bench({ run: { id }, run: now }: { readonly run: RunDoc }) {
           <ToRehearsal run={run} whole={whole} />
           {run.closed ? null : <Instruments />}
           {wide ? null : <Look />}
-          <CloseSheet run={run} whole={whole} visible={closing} onClose={() => setClosing(false)} />
+          <CloseSheet
+            run={run}
+            whole={whole}
+            visible={closing !== null}
+            oneLine={closing === 'a line'}
+            onClose={() => setClosing(null)}
+          />
         </>
       )}
     </RunFrame>
@@ -118,7 +124,7 @@ function putIn(run: RunDoc, plan: LinePlan, load: number, pieces: number): void 
   startIn(run.id, clock);
 }
 
-function footOf(open: OpenRun, view: BenchView, onClose: () => void): ReactNode {
+function footOf(open: OpenRun, view: BenchView, onClose: (what: 'the run' | 'a line') => void): ReactNode {
   const { run, whole } = open;
   if (run.closed) return <ToLogbook />;
   if (whole.lines.every((one) => !one.planned)) return <BackToPieces runId={run.id} />;
@@ -145,8 +151,8 @@ function footOf(open: OpenRun, view: BenchView, onClose: () => void): ReactNode 
   return (
     <>
       {step ? <BenchFoot run={run} whole={whole} view={view} /> : null}
-      {closes ? <QuietAction title="Close the run" large onPress={onClose} /> : null}
-      {oneOf ? <QuietAction title="Close a line" large onPress={onClose} /> : null}
+      {closes ? <QuietAction title="Close the run" large onPress={() => onClose('the run')} /> : null}
+      {oneOf ? <QuietAction title="Close a line" large onPress={() => onClose('a line')} /> : null}
     </>
   );
 }

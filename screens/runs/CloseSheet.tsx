@@ -35,6 +35,8 @@ interface CloseProps {
   readonly run: RunDoc;
   readonly whole: RunPlan;
   readonly visible: boolean;
+  /** Others have still to go in: it is a line that is closed. */
+  readonly oneLine?: boolean;
   readonly onClose: () => void;
 }
 
@@ -65,7 +67,7 @@ function madeOf(run: RunDoc, plans: readonly LinePlan[], state: BenchState): num
 
 const WHOLE = 'whole';
 
-function CloseForm({ run, whole, onClose }: CloseProps) {
+function CloseForm({ run, whole, oneLine = false, onClose }: CloseProps) {
   const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
   const state = benchStateOf(run.log ?? []);
   const open = plans.filter(({ line }) => !state.closedLines.has(line.id));
@@ -76,7 +78,7 @@ function CloseForm({ run, whole, onClose }: CloseProps) {
   const canWhole = ready.length === open.length;
   // While some have not been in the heat, it is one of those that have that is meant.
   const out = ready.filter(({ line }) => run.clocks.some((clock) => clock.lineId === line.id));
-  const some = out.length > 0 && out.length < open.length;
+  const some = oneLine && out.length > 0;
   const [of, setOf] = useState<string>(
     canWhole && !some ? WHOLE : (out[0]?.line.id ?? ready[0]?.line.id ?? WHOLE),
   );

@@ -46,10 +46,12 @@ const put = (clocks: readonly ClockDoc[]) =>
     useDocuments.getState().change('In', { [`run/${TABLE}`]: { ...run(TABLE), clocks: [...clocks] } }),
   );
 
-function Sheet() {
+function Sheet({ oneLine = false }: { readonly oneLine?: boolean }) {
   const now = run(TABLE);
   const whole = usePlanOf(now);
-  return whole ? <CloseSheet run={now} whole={whole} visible onClose={() => undefined} /> : null;
+  return whole ? (
+    <CloseSheet run={now} whole={whole} visible oneLine={oneLine} onClose={() => undefined} />
+  ) : null;
 }
 
 beforeEach(layOutDemo);
@@ -57,7 +59,7 @@ beforeEach(layOutDemo);
 describe('a run of several lines', () => {
   it('closes the line that is out, while what has not been in the heat goes on', () => {
     put([load(1, true)]);
-    open(<Sheet />);
+    open(<Sheet oneLine />);
     expect(screen.getByRole('radio', { name: '24 cupcakes' }).getAttribute('aria-checked')).toBe('true');
     const made = screen.getByLabelText('Good ones that came out');
     fireEvent.change(made, { target: { value: '-3' } });
