@@ -28,7 +28,18 @@ const CORE = {
   bench: ['figure', 'formula', 'line', 'model', 'plan', 'process', 'quantity', 'schedule'],
   instruments: ['schedule'],
   learn: ['bench', 'figure', 'model', 'param', 'plan', 'process', 'quantity'],
-  logbook: ['bench', 'caution', 'exchange', 'figure', 'learn', 'model', 'param', 'plan', 'quantity', 'schedule'],
+  logbook: [
+    'bench',
+    'caution',
+    'exchange',
+    'figure',
+    'learn',
+    'model',
+    'param',
+    'plan',
+    'quantity',
+    'schedule',
+  ],
   rehearse: ['bench', 'learn', 'model', 'plan', 'process', 'schedule'],
 };
 const core = (name) => `core/${name}`;
