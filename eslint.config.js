@@ -24,10 +24,10 @@ const CORE = {
   line: ['model', 'param'],
   exchange: ['formula', 'model', 'param', 'quantity'],
   plan: ['caution', 'figure', 'formula', 'line', 'model', 'param', 'piece', 'process', 'quantity'],
-  schedule: ['figure', 'formula', 'line', 'model', 'plan', 'process', 'quantity'],
-  bench: ['figure', 'formula', 'line', 'model', 'plan', 'process', 'quantity', 'schedule'],
+  schedule: ['figure', 'formula', 'line', 'model', 'param', 'plan', 'process', 'quantity'],
+  bench: ['figure', 'formula', 'line', 'model', 'param', 'plan', 'process', 'quantity', 'schedule'],
   instruments: ['schedule'],
-  learn: ['bench', 'figure', 'model', 'param', 'plan', 'process', 'quantity'],
+  learn: ['bench', 'figure', 'model', 'param', 'plan', 'process', 'quantity', 'schedule'],
   logbook: [
     'bench',
     'caution',
@@ -37,10 +37,11 @@ const CORE = {
     'model',
     'param',
     'plan',
+    'process',
     'quantity',
     'schedule',
   ],
-  rehearse: ['bench', 'learn', 'model', 'plan', 'process', 'schedule'],
+  rehearse: ['bench', 'learn', 'model', 'param', 'plan', 'process', 'schedule'],
 };
 const core = (name) => `core/${name}`;
 const ALL_OF_CORE = Object.keys(CORE).map(core);

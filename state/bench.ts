@@ -1,9 +1,9 @@
 import { startClock } from '../core/bench';
 import { lastOf } from '../core/bench/log';
 import { PORTION } from '../core/bench/portioningOf';
-import { placeFor } from '../core/bench/places';
+import { ovenOf, placeFor, timesAt } from '../core/bench/places';
 import { benchOf, loadOf, waitsAfter } from '../core/bench/standing';
-import type { BenchClock, BenchEvent, ClockDoc, RunDoc } from '../core/model/documents';
+import type { BenchClock, BenchEvent, ClockDoc, KitchenDoc, RunDoc } from '../core/model/documents';
 import type { RunPlan } from '../core/plan';
 import { ticksOf, withTicks } from '../core/plan/bowls';
 import type { Chore } from '../core/schedule/chores';
@@ -59,16 +59,26 @@ export function putIn(runId: string, clock: ClockDoc): void {
   const kitchen = kitchenIn(useDocuments.getState().docs);
   changeRunOf(`Load ${clock.load} in`, runId, (now) => ({
     ...now,
-    clocks: [...now.clocks, { ...clock, ...placeFor(now, clock, kitchen) }],
+    clocks: [...now.clocks, placed(now, clock, kitchen, placeFor(now, clock, kitchen).place)],
   }));
 }
 
+/** A load where it stands, by the times of that place. */
+function placed(run: RunDoc, clock: ClockDoc, kitchen: KitchenDoc, place: string | undefined): ClockDoc {
+  const line = run.lines.find(({ id }) => id === clock.lineId);
+  if (!line || place === undefined) return clock;
+  const oven = ovenOf(line, kitchen);
+  return { ...timesAt(clock, clock.place, place, oven, kitchen), place };
+}
+
 /** It stands in another place than it was put down for. */
-export const standsAt = (runId: string, clock: ClockDoc, place: string): void =>
+export function standsAt(runId: string, clock: ClockDoc, place: string): void {
+  const kitchen = kitchenIn(useDocuments.getState().docs);
   changeRunOf(`Load ${clock.load}: ${place}`, runId, (now) => ({
     ...now,
-    clocks: now.clocks.map((one) => (one.id === clock.id ? { ...one, place } : one)),
+    clocks: now.clocks.map((one) => (one.id === clock.id ? placed(now, one, kitchen, place) : one)),
   }));
+}
 
 /** Something goes into the heat, or is begun and left alone: its clock starts. */
 export function begin(run: RunDoc, chore: Chore, whole: RunPlan, of: string): void {

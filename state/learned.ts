@@ -30,7 +30,7 @@ export function closeRun(
   const { planner } = usePlanner.getState();
   if (!found) return;
   const run = first(found);
-  const evidence = planner?.evidenceOf(fileOf(run, docs, 0), closed.at) ?? [];
+  const evidence = planner?.evidenceOf(fileOf({ ...run, closed }, docs, 0), closed.at) ?? [];
   const next: RunDoc = { ...run, closed: { ...closed, ...(evidence.length > 0 ? { evidence } : {}) } };
   change(label, {
     [runKey(runId)]: next,

@@ -47,7 +47,9 @@ interface Held {
   readonly off: Readonly<Record<'learned' | 'last' | 'mean', number>>;
   readonly ofTrue: Readonly<Record<'learned' | 'last' | 'mean', number>>;
   readonly noise: number;
+  /** Whether it came between the 10th and the 90th percentile of what was learned, and of the plan's own figure. */
   readonly within: boolean;
+  readonly inPlan: boolean;
 }
 
 function kitchen(seed: number): Held[] {
@@ -151,8 +153,43 @@ function held(
       ofTrue: by(truth[what]),
       noise: Math.abs(came[what] - truth[what]),
       within: Math.abs(guess.learned - came[what]) <= range,
+      inPlan: inPlan(what, what === 'baking time' ? evidence : seen, at, came[what], start),
     };
   });
+}
+
+/** Whether the figure that a plan shows holds what came, in a kitchen that has learned of this alone. */
+function inPlan(what: What, seen: readonly Evidence[], at: number, came: number, start: LinePlan): boolean {
+  const closed = { at, made: 0, finish: 'gentle' as const, note: '', evidence: [...seen] };
+  const plan = only({ ...FILE, kitchen: withLearned(FILE.kitchen, [{ closed }], at) });
+  const figureOf = ({ parts }: LinePlan) => {
+    const [bake] = parts.crumbBakes;
+    const found = {
+      'baking time': parts.clocked?.time,
+      // Of as much batter, whatever is mixed.
+      yield: bake?.crumb,
+      binder: parts.dough?.need,
+      coat: parts.coat?.each,
+    }[what];
+    if (!found) throw new Error(`invariant: pops have a ${what}`);
+    return { ...found, of: what === 'yield' ? (bake?.bowl.own.value ?? 1) : 1 };
+  };
+  // Of as much batter in its sheets.
+  const [bowl] = plan.parts.crumbBakes.map((bake) => bake.bowl.own);
+  const asMuch =
+    what === 'baking time' && bowl
+      ? only({
+          ...FILE,
+          run: { ...FILE.run, lines: [{ ...plan.line, measured: { [bowl.id]: bowl.value } }] },
+        })
+      : start;
+  const [shown, bare] = [figureOf(plan), figureOf(asMuch)];
+  const loss = start.figures.find(({ known }) => known?.param === WHAT.yield)?.value ?? 0;
+  const true_ =
+    what === 'yield'
+      ? ((bare.value / bare.of) * (1 - loss - came)) / (1 - loss)
+      : (bare.value / bare.of) * Math.exp(came);
+  return true_ >= shown.low / shown.of && true_ <= shown.high / shown.of;
 }
 
 /** How sure the starting belief is, on the scale that it is learned on; of the oven with what nobody has measured of its air. */
@@ -254,7 +291,7 @@ function main(): void {
   const shown = (value: number) => (value * 100).toFixed(1).padStart(6);
   process.stdout.write(
     `${KITCHENS} kitchens; per cent (yield: points of a per cent), medians\n` +
-      'what         batches  off true  of start  off came  /noise  in range | last: off true  mean: off true\n',
+      'what         batches  off true  of start  off came  /noise  in range  in plan | last: off true  mean: off true\n',
   );
   for (const what of WHATS)
     for (const stage of STAGES) {
@@ -267,7 +304,7 @@ function main(): void {
       const noise = median(all.filter((one) => one.what === what).map((one) => one.noise));
       const within = some.filter((one) => one.within).length / some.length;
       process.stdout.write(
-        `${what.padEnd(12)} ${String(stage).padStart(7)} ${shown(offTrue)}  ${(offTrue / start).toFixed(2).padStart(8)}  ${shown(off)}    ${(off / noise).toFixed(2).padStart(6)}  ${shown(within)}   | ${shown(median(some.map(({ ofTrue }) => ofTrue.last)))}          ${shown(median(some.map(({ ofTrue }) => ofTrue.mean)))}\n`,
+        `${what.padEnd(12)} ${String(stage).padStart(7)} ${shown(offTrue)}  ${(offTrue / start).toFixed(2).padStart(8)}  ${shown(off)}    ${(off / noise).toFixed(2).padStart(6)}  ${shown(within)}   ${shown(some.filter((one) => one.inPlan).length / some.length)}  | ${shown(median(some.map(({ ofTrue }) => ofTrue.last)))}          ${shown(median(some.map(({ ofTrue }) => ofTrue.mean)))}\n`,
       );
     }
 }

@@ -11,7 +11,7 @@ import { benchStateOf, goingOn } from '../core/bench/log';
 import { localOf, minutesOf } from '../core/model/localTime';
 import type { KitchenDoc, Line, RunDoc } from '../core/model/documents';
 import { planWhole } from '../core/plan';
-import { bakedRun, type Hands, type Mishap } from '../core/rehearse/bakedRun';
+import { bakedRun, endedHow, type Hands, type Mishap } from '../core/rehearse/bakedRun';
 import { chanceOf } from '../core/schedule/solver';
 
 /** The Saturday that the demo's evening falls on as this is written: the past lies whole weeks before it. */
@@ -23,6 +23,8 @@ const TRUE = {
   thirst: 1.14,
   coat: 1.16,
   loss: 0.012,
+  sets: 1.2,
+  rises: 1.05,
 } as const;
 const HANDS: Hands = { pace: 1.12, scatter: 0.03, drift: 0.05, spoilt: 2 };
 
@@ -129,6 +131,8 @@ export function demoPast(): Past {
         thirst: TRUE.thirst,
         coatThick: TRUE.coat,
         loss: TRUE.loss,
+        sets: TRUE.sets,
+        rises: TRUE.rises,
         sticks: false,
         warmRoom: false,
         more: null,
@@ -145,8 +149,9 @@ export function demoPast(): Past {
         sum + (plan.planned ? goingOn(state, plan.line.id, Math.round(plan.parts.count.made.value)) : 0),
       0,
     );
-    const evidence = evidenceOf(file, closedAt);
-    runs.push({ ...baked, closed: { at: closedAt, made, finish: 'gentle', note, evidence } });
+    const closed = { at: closedAt, made, finish: endedHow(file, TRUE.rises), finishTold: true, note };
+    const evidence = evidenceOf({ ...file, run: { ...baked, closed } }, closedAt);
+    runs.push({ ...baked, closed: { ...closed, evidence } });
   }
   const learned = withLearned(DEMO_KITCHEN, runs, minutesOf(PAST_SATURDAY) * 60_000);
   return { saturday: PAST_SATURDAY, runs, beliefs: learned.beliefs };

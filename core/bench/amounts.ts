@@ -1,5 +1,6 @@
 import type { Batch, LinePlan, RunPlan } from '../plan';
 import type { Chore } from '../schedule/chores/chore';
+import { stemOf } from '../process/stages';
 
 /** What a chore is done with: bowls weighed out by formula, and figures of its lines. */
 export interface Amounts {
@@ -31,8 +32,7 @@ const FIGURES: Readonly<Record<string, RegExp>> = {
 };
 
 /** A chore's own name, without its line, its bake and its load: `cakes/bake2.mix-1` is `mix`. */
-export const stemOf = ({ id }: Pick<Chore, 'id'>): string =>
-  (id.split('/').at(-1) ?? '').replace(/^bake\d+\./, '').replace(/-\d+$/, '');
+export { stemOf };
 
 /** Whose bowl is weighed out in a chore. */
 const WEIGHED = new Set(['weigh-out', 'mix', 'make']);

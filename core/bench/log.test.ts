@@ -171,7 +171,7 @@ describe('a line that is closed while others go on', () => {
     if (!first || !second) throw new Error('two lines');
     const log: BenchEvent[] = [{ id: 'c', at: T0, what: 'line closed', lineId: first, made: 9 }];
     const [before, after] = [[], log].map((events) => benchOf({ clocks: [], log: events }, CHORES, T0 + 1));
-    expect(after?.state.closedLines.get(first)).toEqual({ made: 9, at: T0 });
+    expect(after?.state.closedLines.get(first)).toEqual({ made: 9, at: T0, finish: null });
     const own = CHORES.filter(({ lineIds }) => lineIds.length === 1 && lineIds[0] === first);
     expect(own.length).toBeGreaterThan(3);
     for (const { id } of own) expect(after?.standing.get(id)?.is).toBe('ended');

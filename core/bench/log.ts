@@ -1,4 +1,5 @@
 import type { BenchClock, BenchEvent } from '../model/documents';
+import { FINISH_KINDS, type FinishKind } from '../model/kinds';
 
 /** How a chore stands by what was told of it. */
 export interface Told {
@@ -24,6 +25,13 @@ export interface Answered {
   readonly at: number;
 }
 
+/** A line that is done: how many good ones came of it, when, ms since the epoch, and how they ended where it was told. */
+export interface ClosedLine {
+  readonly made: number;
+  readonly at: number;
+  readonly finish: FinishKind | null;
+}
+
 /** The bench as its log leaves it: the same whenever it is read, and valid after every event. */
 export interface BenchState {
   readonly chores: ReadonlyMap<string, Told>;
@@ -32,8 +40,7 @@ export interface BenchState {
   readonly lost: ReadonlyMap<string, number>;
   /** By line, how many its bowl came to as it was portioned, whatever was lost of them before or after. */
   readonly counted: ReadonlyMap<string, number>;
-  /** Lines that are done, each with how many good ones came of it, and when, ms since the epoch. */
-  readonly closedLines: ReadonlyMap<string, { readonly made: number; readonly at: number }>;
+  readonly closedLines: ReadonlyMap<string, ClosedLine>;
   /** By chore, what was weighed and what was answered, in the order in which it was told. */
   readonly weighed: ReadonlyMap<string, readonly Weighed[]>;
   readonly answers: ReadonlyMap<string, readonly Answered[]>;
@@ -65,7 +72,7 @@ export function benchStateOf(log: readonly BenchEvent[]): BenchState {
   const away = new Set<string>();
   const lost = new Map<string, number>();
   const came = new Map<string, number>();
-  const closedLines = new Map<string, { readonly made: number; readonly at: number }>();
+  const closedLines = new Map<string, ClosedLine>();
   const weighed = new Map<string, readonly Weighed[]>();
   const answers = new Map<string, readonly Answered[]>();
   let pausedAt: number | null = null;
@@ -108,7 +115,11 @@ export function benchStateOf(log: readonly BenchEvent[]): BenchState {
         came.set(event.lineId, event.pieces);
         break;
       case 'line closed':
-        closedLines.set(event.lineId, { made: event.made, at: event.at });
+        closedLines.set(event.lineId, {
+          made: event.made,
+          at: event.at,
+          finish: FINISH_KINDS.find((kind) => kind === event.finish) ?? null,
+        });
         break;
       case 'handed':
         if (event.away) away.add(event.lineId);

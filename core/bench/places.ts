@@ -1,5 +1,7 @@
 import type { ClockDoc, KitchenDoc, Line, OvenDoc, RunDoc } from '../model/documents';
 import { doughIn } from '../model/references';
+import { Beliefs, PARAMS, scopeOf } from '../param';
+import type { LoadTimes } from './clock';
 
 const RACKS: Readonly<Record<number, readonly string[]>> = {
   2: ['upper rack', 'lower rack'],
@@ -59,6 +61,35 @@ export function placeFor(
   );
   const free = places.filter((one) => !taken.has(one)).slice(0, own);
   return free.length === 0 ? {} : { place: free.join(AND) };
+}
+
+/** What the times of a load are multiplied by where it stands: of an oven whose top and bottom differ. */
+function shareAt(
+  place: string | undefined,
+  oven: OvenDoc | undefined,
+  { beliefs }: Pick<KitchenDoc, 'beliefs'>,
+): number {
+  const above = /^(upper|top) rack/.test(place ?? '');
+  const below = /^(lower|bottom) rack/.test(place ?? '');
+  // A load on both racks goes by neither.
+  if (!oven || above === below || (place ?? '').includes(AND)) return 1;
+  const found = new Beliefs(beliefs).find(PARAMS.rackRatio.key, [scopeOf('oven', oven.id)]);
+  if (!found || found.mean <= 0) return 1;
+  return Math.sqrt(above ? found.mean : 1 / found.mean);
+}
+
+/** Times of a load that is moved from one place to another; undefined where it stood in none. */
+export function timesAt<T extends LoadTimes>(
+  times: T,
+  from: string | undefined,
+  to: string | undefined,
+  oven: OvenDoc | undefined,
+  kitchen: Pick<KitchenDoc, 'beliefs'>,
+): T {
+  const share = shareAt(to, oven, kitchen) / shareAt(from, oven, kitchen);
+  if (share === 1) return times;
+  const { firstLookS, expectedS, latestS } = times;
+  return { ...times, firstLookS: firstLookS * share, expectedS: expectedS * share, latestS: latestS * share };
 }
 
 /** The place after this one, for a load that was put elsewhere; null where it has none of its own. */

@@ -2,7 +2,8 @@ import type { Belief } from '../model/belief';
 import type { KitchenDoc, RunDoc } from '../model/documents';
 import type { Evidence } from '../model/evidence';
 import { paramOf } from '../param';
-import { learn, type Learned } from './learner';
+import { SEEING } from './learn.table';
+import { learn, TENTH, type Learned } from './learner';
 
 /** The kitchen without what it has learned from outcomes: what was said by hand stays. */
 export const withoutLearned = <K extends Pick<KitchenDoc, 'beliefs'>>(kitchen: K): K => ({
@@ -23,16 +24,33 @@ export function allEvidence(
 /** The local day of a moment, as well as it is known without a clock of the place: that of Greenwich. */
 const dayOf = (at: number): string => new Date(at).toISOString().slice(0, 10);
 
-export const beliefOf = ({ param, of, mean, spread, seen, lastAt }: Learned): Belief => {
+/**
+ * How far the next batch may be off what was learned, in the parameter's unit: by what is not known of the thing, and by what
+ * one batch differs from another whatever is known. A plan is for a batch; never wider than it began.
+ */
+export function nextSpread({ param, mean, spread, start }: Learned): number {
+  const seeing = SEEING[param];
+  if (!seeing) return spread;
+  const scale = seeing.on === 'log' ? mean : 1;
+  const first = seeing.on === 'log' && start.value > 0 ? (start.spread / start.value) * mean : start.spread;
+  return Math.max(
+    spread,
+    Math.min(first, Math.hypot(spread, TENTH * (seeing.beyond ?? seeing.noise) * scale)),
+  );
+}
+
+export const beliefOf = (learned: Learned): Belief => {
+  const { param, of, mean, seen, lastAt, with: seenWith } = learned;
   const bounds = paramOf(param);
   return {
     param,
     of,
     mean: bounds ? Math.min(bounds.max, Math.max(bounds.min, mean)) : mean,
-    spread,
+    spread: nextSpread(learned),
     seen,
     since: dayOf(lastAt),
     learned: true,
+    ...(seenWith.length > 0 ? { with: [...seenWith] } : {}),
   };
 };
 

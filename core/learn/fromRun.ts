@@ -5,19 +5,21 @@ import { benchStateOf, type BenchState } from '../bench/log';
 import { stemOf } from '../bench/amounts';
 import type { ClockDoc, Inside, Line, RunDoc, RunFile } from '../model/documents';
 import type { Evidence } from '../model/evidence';
-import { planWhole, type LinePlan } from '../plan';
+import { planWhole, type FinishKind, type LinePlan } from '../plan';
+import { workOf } from '../schedule/chores';
 import { PARAMS } from '../param';
 import { withoutLearned } from './beliefs';
+import { handsPaced, portioned, racked, risen, settled } from './fromBench';
 import { SEEING } from './learn.table';
+import { Seen, type Bounds } from './seen';
 
 type File = Pick<RunFile, 'run' | 'formulas' | 'kitchen'>;
-type Bounds = readonly [low: number | null, high: number | null];
 
 /** Crumb on the table, by its bake. */
 const CRUMB = /^crumb\.\d+$/;
 
 /** Figures that say what came of a thing: what was measured of them is held against what was expected. */
-const OUTCOMES = new Set(['binder.added', 'coat.each']);
+const OUTCOMES = new Set(['binder.added', 'coat.each', 'frosting.each']);
 
 /**
  * What a closed run says of its kitchen, each outcome against what was expected with nothing learned: so no lesson feeds on
@@ -39,12 +41,34 @@ export function evidenceOf(file: File, at: number): Evidence[] {
     const found = unmeasured?.lines.find((one) => one.line.id === lineId);
     return found?.planned ? found : null;
   };
+  const told = (run.log ?? []).length > 0;
+  const chores = told ? workOf(bare, started.kitchen) : [];
+  const domed = endedAs(run, state, bare.lines);
+  const asGiven = domed.size > 0 ? planWhole(file) : null;
+  let handsTold = !told;
   return bare.lines.flatMap((plan): Evidence[] => {
     if (!plan.planned) return [];
     const line = run.lines.find(({ id }) => id === plan.line.id);
     if (!line) return [];
     const seen = new Seen(plan, run.id, at);
     baked(seen, plan, run.clocks);
+    // Hands are the day's, not a line's: they are told with the first.
+    if (!handsTold) handsPaced(seen, run, chores);
+    handsTold = true;
+    settled(
+      seen,
+      plan,
+      chores.filter(({ lineIds }) => lineIds.includes(line.id)),
+      state,
+    );
+    portioned(seen, plan, run.log, file.kitchen.scaleStepG);
+    racked(seen, line, run.clocks, file.kitchen, doneBetween);
+    const kind = domed.get(line.id);
+    const given = asGiven?.lines.find((one) => one.line.id === line.id);
+    if (kind && given?.planned) risen(seen, plan, kind, given.parts.portion?.value ?? 0);
+    const frosted = line.measured['frosting.each'];
+    if (frosted !== undefined)
+      seen.through('frosting.each', PARAMS.frostingStyle.key, [frosted, frosted], frosted);
     const unweighed = whole(plan.line.id);
     if (unweighed) crumbed(new Seen(unweighed, run.id, at, seen.all), unweighed, line);
     bound(seen, plan, line, state);
@@ -55,6 +79,25 @@ export function evidenceOf(file: File, at: number): Evidence[] {
     }
     return seen.all;
   });
+}
+
+/** How each line that bakes in wells ended: as it was closed by itself, or as the run was, where that was asked of it. */
+function endedAs(
+  { closed }: Pick<RunDoc, 'closed'>,
+  { closedLines }: BenchState,
+  plans: ReturnType<typeof planWhole>['lines'],
+): ReadonlyMap<string, FinishKind> {
+  const out = new Map<string, FinishKind>();
+  const domed = plans.flatMap((plan) => (plan.planned && plan.parts.finish ? [plan.line.id] : []));
+  const open = domed.filter((id) => !closedLines.has(id));
+  for (const id of domed) {
+    const own = closedLines.get(id)?.finish ?? null;
+    if (own) out.set(id, own);
+  }
+  // Asked once: it is told of one line only where there is no other.
+  const [only] = open;
+  if (closed?.finishTold === true && only !== undefined && open.length === 1) out.set(only, closed.finish);
+  return out;
 }
 
 /** The run as it was planned: nothing of it measured that is an outcome, or that is learned itself. */
@@ -69,101 +112,6 @@ function withoutOutcomes(run: RunDoc, plans: ReturnType<typeof planWhole>['lines
     return { ...line, measured: Object.fromEntries(kept) };
   });
   return { ...run, lines };
-}
-
-/** Roots whose doubt is the oven's own, and is learned together as its factor. */
-const OVENS_OWN = /(^|[./:])oven\.(offset|fan)\b/;
-
-/** Collects what a line says. */
-class Seen {
-  constructor(
-    private readonly plan: LinePlan,
-    private readonly runId: string,
-    private readonly at: number,
-    readonly all: Evidence[] = [],
-  ) {}
-
-  private put(
-    param: string,
-    of: readonly string[],
-    [low, high]: Bounds,
-    start: Evidence['start'],
-    seen?: Evidence['seen'],
-  ): void {
-    if (low === null && high === null) return;
-    const id = `${this.runId}/${this.plan.line.id}/${param}/${this.all.length + 1}`.slice(-120);
-    this.all.push({
-      id,
-      param,
-      of: [...of],
-      at: this.at,
-      lineId: this.plan.line.id,
-      low,
-      high,
-      start,
-      ...(seen ? { seen } : {}),
-      taken: 'yes',
-    });
-  }
-
-  /** A parameter that was measured itself. */
-  direct(figureId: string, value: number): void {
-    const figure = this.plan.figure(figureId);
-    const { known } = figure;
-    if (!known) return;
-    const start = { value: figure.value, spread: (figure.high - figure.low) / 2 };
-    if (start.spread <= 0) return;
-    this.put(known.param, known.of, [value, value], start, { figureId, expected: figure.value, came: value });
-  }
-
-  /**
-   * A figure that came out between bounds: what that says of a parameter that it rests on, by how the figure moves with it.
-   * @param shown what is told of it
-   */
-  through(figureId: string, paramKey: string, [low, high]: Bounds, shown: number): void {
-    const { plan } = this;
-    if (!plan.has(figureId)) return;
-    const figure = plan.figure(figureId);
-    const root = plan.figures.find(({ known }) => known?.param === paramKey);
-    if (!root?.known || figure.value <= 0) return;
-    const moves = plan.movesOf(figureId);
-    const own = moves.find(({ key }) => key === `${paramKey}@${root.known?.of[0] ?? 'kitchen'}`);
-    const spread = (root.high - root.low) / 2;
-    // Said by hand, or of no weight here: nothing to learn.
-    if (!own || spread <= 0 || own.up === own.down) return;
-    const [up, down] = [figure.value + own.up, figure.value + own.down];
-    if (up <= 0 || down <= 0) return;
-    if (SEEING[paramKey]?.on === 'plain') {
-      // A small share: the figure goes straight with it.
-      const slope = (up - down) / (2 * spread);
-      const back = (value: number | null) =>
-        value === null ? null : root.value + (value - figure.value) / slope;
-      this.put(
-        paramKey,
-        root.known.of,
-        slope > 0 ? [back(low), back(high)] : [back(high), back(low)],
-        { value: root.value, spread },
-        { figureId, expected: figure.value, came: shown },
-      );
-      return;
-    }
-    // How the figure goes with the parameter, on logarithms: 1 where twice the one is twice the other.
-    const power = Math.log(up / down) / Math.log((root.value + spread) / (root.value - spread));
-    const back = (value: number | null) =>
-      value === null ? null : root.value * (value / figure.value) ** (1 / power);
-    // What of the oven nobody has measured is learned with its factor: the doubt is wider by that.
-    const others = moves.filter(({ key }) => OVENS_OWN.test(key) && paramKey === PARAMS.bakeFactor.key);
-    const wider = others.reduce((sum, one) => sum + ((one.up - one.down) / 2 / figure.value / power) ** 2, 0);
-    const start = {
-      value: root.value,
-      spread: root.value * Math.hypot(spread / root.value, Math.sqrt(wider)),
-    };
-    this.put(paramKey, root.known.of, power > 0 ? [back(low), back(high)] : [back(high), back(low)], start, {
-      figureId,
-      expected: figure.value,
-      came: shown,
-    });
-  }
 }
 
 /** When a load was done, as shares of what it was given, by how it was inside. Basis: the shares at which cake is raw, dry, burnt. */

@@ -4,6 +4,10 @@ export interface Seeing {
   readonly on: 'log' | 'plain';
   /** How far one outcome lies off by itself, as a standard deviation: of the logarithm, or in the parameter's unit. */
   readonly noise: number;
+  /** How much of that is a batch's own beyond what the plan's other figures say, where those say some of it. */
+  readonly beyond?: number;
+  /** Its things start from values of their own, and have only a factor in common: none of them is a start for another. */
+  readonly apart?: true;
 }
 
 /**
@@ -18,8 +22,17 @@ export const SEEING: Readonly<Record<string, Seeing>> = {
   'dough.density': { on: 'log', noise: 0.03 },
   'batter.density': { on: 'log', noise: 0.03 },
   'frosting.style': { on: 'log', noise: 0.1 },
+  // Told in three classes only: their bounds say the rest.
+  'cake.density': { on: 'log', noise: 0.04 },
+  'set.usual': { on: 'log', noise: 0.15, apart: true },
+  'scoop.fill': { on: 'log', noise: 0.04 },
+  'portion.scatter': { on: 'log', noise: 0.3, apart: true },
+  'work.pace': { on: 'log', noise: 0.16 },
+  'oven.racks': { on: 'log', noise: 0.05 },
+  'hand.lossShare': { on: 'plain', noise: 0.006 },
   'bowl.lossShare': { on: 'plain', noise: 0.008 },
-  'bake.lossShare': { on: 'plain', noise: 0.012 },
+  // What stays on the bowl and what the eggs weighed are doubts of a crumb of their own.
+  'bake.lossShare': { on: 'plain', noise: 0.012, beyond: 0.006 },
 };
 
 /** Of what is not known beforehand, so much is common to all things of a kind. Basis: judgement. */

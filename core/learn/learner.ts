@@ -14,6 +14,8 @@ export interface Learned {
   /** From how many outcomes, and when the last of them was, ms since the epoch. */
   readonly seen: number;
   readonly lastAt: number;
+  /** Formulas that it was seen with. */
+  readonly with: readonly string[];
   /** Its last outcomes lie so far from those before that it is taken for another thing; null where they do not. */
   readonly changedAt: number | null;
 }
@@ -90,7 +92,11 @@ const thingOf = ({ of }: Evidence): string => of[0] ?? 'kitchen';
 export const kindOf = ({ of }: Pick<Evidence, 'of'>): string =>
   of.length > 2 ? (of.filter((one) => one !== 'kitchen').at(-1) ?? 'kitchen') : (of[1] ?? of[0] ?? 'kitchen');
 
+/** So many of its last formulas are kept with a thing. */
+const WITH = 40;
+
 interface Thing {
+  with: readonly string[];
   seen: number;
   lastAt: number;
   start: Evidence['start'];
@@ -145,6 +151,7 @@ class Kind {
       start: one.start,
       recent: [],
       changedAt: null,
+      with: [],
     };
     this.things.set(id, thing);
     this.fade(place, one.at - thing.lastAt);
@@ -152,6 +159,7 @@ class Kind {
     thing.seen += 1;
     thing.lastAt = one.at;
     thing.start = one.start;
+    if (one.with) thing.with = [...new Set([...thing.with, ...one.with])].slice(-WITH);
     thing.recent = [...thing.recent, { of: one, off }].slice(-RECENT);
     if (thing.seen > RECENT && isChanged(thing.recent.map((recent) => recent.off))) {
       // Another thing of the same name: what was learned of the first is no evidence of it.
@@ -159,6 +167,7 @@ class Kind {
       const again = thing.recent.slice(-anew);
       thing.changedAt = again[0]?.of.at ?? one.at;
       thing.seen = anew;
+      thing.with = one.with ?? [];
       this.forget(place);
       for (const { of } of again) this.update(of, place);
       thing.recent = [];
@@ -246,6 +255,7 @@ class Kind {
         spread: (at(mean + TENTH * sd) - at(mean - TENTH * sd)) / 2,
         seen: thing.seen,
         lastAt: thing.lastAt,
+        with: thing.with,
         changedAt: thing.changedAt,
       };
     };
@@ -253,7 +263,7 @@ class Kind {
       this.fade(this.placeOf(id), now - thing.lastAt);
       return told(id, thing, this.expected(this.placeOf(id)));
     });
-    if (this.prior.own === 0 || this.things.has(this.common)) return out;
+    if (this.prior.own === 0 || this.things.has(this.common) || seeing.apart) return out;
     // A thing of the kind that has not been seen starts from what the others have in common.
     const all = [...this.things.values()];
     const [last] = [...all].sort((a, b) => b.lastAt - a.lastAt);
@@ -262,6 +272,7 @@ class Kind {
       out.push({
         ...told(this.common, last, { ...common, variance: common.variance + this.prior.own }),
         seen: all.reduce((sum, { seen }) => sum + seen, 0),
+        with: [],
         changedAt: null,
       });
     return out;

@@ -1,5 +1,6 @@
 import type { Belief, KitchenDoc, RunDoc, RunFile } from '../model/documents';
 import type { Evidence } from '../model/evidence';
+import { stageWords } from '../process/stages';
 import { paramOf, PARAMS, scopeParts } from '../param';
 import { gramsText, planWhole, type LinePlan, type RunPlan } from '../plan';
 import { allEvidence, beliefOf } from './beliefs';
@@ -114,6 +115,45 @@ function sentences(
       if (plan?.parts.coat)
         out.push(LESSON.coatFrom(gramsText(plan.parts.coat.taken.value), gramsText(meltOf(plan))));
       return out;
+    case PARAMS.cakeDensity.key:
+      out.unshift(LESSON.rises(start.value / mean));
+      if (plan?.parts.portion) out.push(LESSON.portionFrom(gramsText(plan.parts.portion.value)));
+      return out;
+    case PARAMS.setting.key:
+      out.unshift(LESSON.sets(scopeParts(of).id ?? '', factor));
+      out.push(LESSON.setsFrom(told(mean)));
+      return out;
+    case PARAMS.workPace.key:
+      out.unshift(LESSON.pace(stageWords(scopeParts(of).id ?? ''), factor));
+      out.push(LESSON.paceFrom);
+      return out;
+    case PARAMS.scoopFill.key: {
+      const portion = plan?.parts.portion ?? plan?.parts.dough?.portion;
+      const made = Math.round(plan?.parts.count.made.value ?? 0);
+      const number = scopeParts(of).id ?? '';
+      out.unshift(
+        portion
+          ? LESSON.scoop(number, gramsText(portion.value), gramsText(portion.value / factor))
+          : LESSON.other(`Scoop ${number}`, factor),
+      );
+      // Of as much dough.
+      const fewer = made - Math.floor(made / factor + 1e-9);
+      if (fewer !== 0) out.push(LESSON.scoopFrom(fewer));
+      return out;
+    }
+    case PARAMS.portionScatter.key:
+      out.unshift(LESSON.scatter(mean, factor));
+      return out;
+    case PARAMS.rackRatio.key:
+      out.unshift(LESSON.racks(nameOf(of, kitchen), mean));
+      if (Math.abs(mean - 1) >= 0.02) out.push(LESSON.racksFrom);
+      return out;
+    case PARAMS.frostingStyle.key: {
+      const each = plan && plan.has('frosting.each') ? plan.figure('frosting.each').value : null;
+      out.unshift(LESSON.frosting(factor));
+      if (each !== null) out.push(LESSON.frostingFrom(gramsText(each)));
+      return out;
+    }
     default:
       out.unshift(LESSON.other(paramOf(param)?.label ?? param, factor));
       return out;

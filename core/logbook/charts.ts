@@ -1,11 +1,11 @@
 import { hurried } from '../bench/clock';
-import { stemOf } from '../bench/amounts';
 import { counted } from '../bench/log';
 import { PORTION } from '../bench/portioningOf';
 import { allEvidence } from '../learn/beliefs';
 import { learn } from '../learn/learner';
 import type { KitchenDoc, RunDoc } from '../model/documents';
 import { PARAMS } from '../param';
+import { stageOf, stageWords, type Stage } from '../process/stages';
 import { CHART } from './charts.words';
 
 /** What a row of outcomes looks like, with what to do about it: drawn, and as the table beside it. */
@@ -207,26 +207,15 @@ const AWAY_MIN = 45;
 /** So many of the last batches say what eats the day. */
 const BATCHES = 6;
 
-/** By stage, the steps that belong to it; what only waits is nobody's work. */
-const STAGES: readonly (readonly [keyof typeof CHART.stages, RegExp])[] = [
-  ['weigh', /^(weigh-out|mix|make|butter-out|eggs-out|portion)$/],
-  ['oven', /^(load|bake|group|out|fill|preheat)$/],
-  ['dough', /^(crumble|bind|roll|stick)$/],
-  ['coat', /^(melt|warm|dip|anchor|coat-a|coat-b|back|unmould)$/],
-  ['finish', /^(cut|fill-in|colour|frost|top|assemble|pair|drape)$/],
-  ['clear', /^(wash.*|pack)$/],
-];
-
 /** How long passed up to each tap that a step was done, by stage, min: the work as it was, and not as it was planned. */
-export function minutesByStage(run: Pick<RunDoc, 'log'>): Map<keyof typeof CHART.stages, number> {
-  const out = new Map<keyof typeof CHART.stages, number>();
+export function minutesByStage(run: Pick<RunDoc, 'log'>): Map<Stage, number> {
+  const out = new Map<Stage, number>();
   let before: number | null = null;
   for (const event of counted(run.log ?? [])) {
     const gapMin = before === null ? null : (event.at - before) / MIN_MS;
     before = event.at;
     if (event.what !== 'done' || gapMin === null || gapMin > AWAY_MIN || gapMin <= 0) continue;
-    const stem = stemOf({ id: event.chore });
-    const stage = STAGES.find(([, stems]) => stems.test(stem))?.[0];
+    const stage = stageOf({ id: event.chore });
     if (stage) out.set(stage, (out.get(stage) ?? 0) + gapMin);
   }
   return out;
@@ -234,14 +223,14 @@ export function minutesByStage(run: Pick<RunDoc, 'log'>): Map<keyof typeof CHART
 
 function hoursChart(runs: readonly RunDoc[]): Chart | null {
   const told = runs.filter(({ log = [] }) => log.some(({ what }) => what === 'done')).slice(-BATCHES);
-  const all = new Map<keyof typeof CHART.stages, number>();
+  const all = new Map<Stage, number>();
   for (const run of told)
     for (const [stage, min] of minutesByStage(run)) all.set(stage, (all.get(stage) ?? 0) + min);
   const total = sum([...all.values()]);
   const points = [...all]
     .sort((a, b) => b[1] - a[1])
     .map(([stage, min]): ChartPoint => ({
-      label: CHART.stages[stage],
+      label: stageWords(stage),
       value: min / told.length,
       beside: null,
     }));

@@ -76,14 +76,6 @@ export const CHART = {
     says: (n: number, stage: string, share: number) =>
       `${stage} took ${percent(share)} of the work in the last ${n === 1 ? 'batch' : `${n} batches`}, by the taps at the bench: a second pair of hands gains most there.`,
   },
-  stages: {
-    weigh: 'Weighing and mixing',
-    oven: 'Filling and baking',
-    dough: 'Crumb and dough',
-    coat: 'Coating',
-    finish: 'Finishing',
-    clear: 'Packing and washing',
-  },
   sure: {
     title: 'How sure the kitchen has become',
     now: 'Now',
@@ -94,6 +86,13 @@ export const CHART = {
       'bind.factor': 'Squeeze, and tell what it took, in the next batch.',
       'coat.mm': 'Weigh three coated pieces of the next batch.',
       'bake.lossShare': 'Weigh the next bowl, and its crumb.',
+      'cake.density': 'Say how high the next ones end as the run is closed.',
+      'set.usual': 'Look at the next ones a little sooner, and tell it.',
+      'work.pace': 'Tap every step as it is done.',
+      'portion.scatter': 'Weigh the next portions one by one.',
+      'scoop.fill': 'Weigh three level scoops.',
+      'oven.racks': 'Give the two tins of the next load a clock each.',
+      'frosting.style': 'Weigh one piece before and after it is frosted.',
     },
     other: 'Measure it once in the next batch.',
     says: (label: string, width: number, mend: string) =>

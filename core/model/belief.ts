@@ -19,6 +19,8 @@ export const beliefSchema = z.looseObject({
     .string()
     .regex(/^\d{4}-\d{2}-\d{2}$/, 'Write the day as 2026-11-28.')
     .nullable(),
+  /** Formulas that it was learned with: of those, it holds what nobody has measured of them as well. */
+  with: z.array(z.string().min(1).max(120)).max(40).optional(),
   /** Learned from outcomes, and reckoned anew with each of them; left out where somebody has set it. */
   learned: z.boolean().optional(),
 });

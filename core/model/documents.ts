@@ -10,6 +10,7 @@ import {
   seconds,
   wholeNumber,
 } from './fields';
+import { FINISH_KINDS } from './kinds';
 import { formulaSchema, type FormulaDoc } from './formulaDoc';
 import { kitchenSchema, type KitchenDoc } from './kitchenDoc';
 import { lineSchema } from './lines';
@@ -113,7 +114,9 @@ export type ClockDoc = z.infer<typeof clockSchema>;
 export const closedSchema = z.looseObject({
   at: moment,
   made: z.number().int().min(0, 'At least 0.').max(MAX_PIECES),
-  finish: z.enum(['sunk', 'flat', 'gentle', 'high', 'over']),
+  finish: z.enum(FINISH_KINDS),
+  /** Somebody said so: left as the plan had it, it teaches nothing. */
+  finishTold: z.boolean().optional(),
   note: z.string().max(2000, 'Keep the note under 2000 letters.'),
   /** A small picture of what came out, as a data address: it stays in this browser and in files that are saved. */
   photo: z

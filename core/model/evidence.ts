@@ -20,6 +20,8 @@ export const evidenceSchema = z.looseObject({
   start: z.looseObject({ value, spread: z.number().min(0).max(1e6) }),
   /** What of it was expected with nothing learned, and what came: in the unit of that figure. */
   seen: z.looseObject({ figureId: z.string().max(120), expected: value, came: value }).optional(),
+  /** Formulas that it was seen with, where what it says holds for those before others. */
+  with: z.array(id).max(20).optional(),
   /** Taken to heart, kept for later, or left out. */
   taken: z.enum(['yes', 'wait', 'no']).default('yes'),
 });

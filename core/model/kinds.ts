@@ -51,6 +51,10 @@ export type TopStyle = (typeof TOP_STYLE_KINDS)[number];
 
 export const COVER_KINDS = ['fine coconut', 'sprinkles', 'chopped nuts', 'crumbs', 'thin glaze'] as const;
 
+/** How a cake ends in its well. */
+export const FINISH_KINDS = ['sunk', 'flat', 'gentle', 'high', 'over'] as const;
+export type FinishKind = (typeof FINISH_KINDS)[number];
+
 export const COLOUR_DEPTHS = ['pastel', 'mid', 'deep'] as const;
 export type ColourDepth = (typeof COLOUR_DEPTHS)[number];
 

@@ -26,6 +26,8 @@ const HOW: Readonly<Record<string, string>> = {
   'bag.loss': 'weigh an empty bag once it is used up',
   'filling.each': 'weigh one piece before and after it is filled',
   'set.usual': 'time the first few',
+  'scoop.fill': 'weigh three level scoops of it',
+  'portion.scatter': 'weigh ten of them as they come',
 };
 
 export const measuringWords = ({ key }: Pick<Param, 'key'>): string | null => HOW[key] ?? null;

@@ -17,6 +17,9 @@ export type ScopeKind =
   | 'filling'
   | 'cover'
   | 'stage'
+  | 'step'
+  | 'scoop'
+  | 'portioning'
   | 'size';
 
 /** One such thing: `oven:oven-main`, `method:creamed`; `kitchen` for what holds for all of them here. */

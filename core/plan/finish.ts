@@ -1,6 +1,7 @@
+import type { FinishKind } from '../model/kinds';
 import { OVERFLOW_SHARE, SUNK_SHARE } from '../process/batter.table';
 
-export type FinishKind = 'sunk' | 'flat' | 'gentle' | 'high' | 'over';
+export type { FinishKind };
 
 export interface FinishWords {
   readonly kind: FinishKind;
@@ -12,6 +13,22 @@ export interface FinishWords {
 /** Between flat and gentle, and gentle and high: half-way between the finishes people ask for. */
 const FLAT_UNTIL = 1.015;
 const GENTLE_UNTIL = 1.14;
+
+/** Between which volumes against the well a cake ends like that; null where it tells of something else than its rise. */
+export function finishBounds(kind: FinishKind): readonly [low: number | null, high: number | null] | null {
+  switch (kind) {
+    case 'sunk':
+      return null;
+    case 'flat':
+      return [SUNK_SHARE, FLAT_UNTIL];
+    case 'gentle':
+      return [FLAT_UNTIL, GENTLE_UNTIL];
+    case 'high':
+      return [GENTLE_UNTIL, OVERFLOW_SHARE];
+    case 'over':
+      return [OVERFLOW_SHARE, null];
+  }
+}
 
 /** What a cake of that volume against its well looks like. */
 export function finishOf(share: number): FinishWords {

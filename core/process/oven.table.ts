@@ -27,6 +27,9 @@ export const OVEN_OFFSET: Readonly<Record<'unmeasured' | 'felt' | 'measured' | '
   learned: { value: 0, spread: 1, basis: 'measured here' },
 };
 
+/** What is left of the doubt of a tin and of a heat at the centre once the formula was baked in that oven. Basis: judgement. */
+export const TRIED_SHARE = 0.25;
+
 /** What the model and one kitchen's batters leave open, as a factor. Basis: residuals of the fit, and typical. */
 export const BAKE_MODEL: Start = { value: 1, spread: 0.11, basis: 'typical' };
 
@@ -69,3 +72,6 @@ export const HANDS = {
   ovenWarmsMin: 20,
   eggsOutMin: 30,
 } as const;
+
+/** When the top of an oven is done, against its bottom: alike until it is seen otherwise. Basis: judgement. */
+export const RACKS = { value: 1, spread: 0.12 } as const;

@@ -5,6 +5,15 @@ export const QUART_ML = 946;
 /** Dough that stays on hands and bench, as a share. Basis: typical. */
 export const HAND_LOSS = { value: 0.015, spread: 0.006 } as const;
 
+/** How far pieces lie to both sides of their middle, as a share: half the width of the middle eight in ten. Basis: typical. */
+export const SCATTER = {
+  scoop: { value: 0.04, spread: 0.02 },
+  weighed: { value: 0.02, spread: 0.012 },
+} as const;
+
+/** What a level scoop holds against its number: how far up it is filled. Basis: judgement. */
+export const SCOOP_FILL = { value: 1, spread: 0.06 } as const;
+
 /** Volume of a level scoop of that number, ml: so many of them make a quart. Definition. */
 export function scoopMl(scoopNumber: number): number {
   if (scoopNumber <= 0) throw new Error('invariant: scoops are numbered from 1');

@@ -16,6 +16,8 @@ const TRUE = {
   bakeFactor: 1,
   thirst: 1,
   coatThick: 1,
+  sets: 1.2,
+  rises: 1.05,
   loss: 0,
   sticks: false,
   warmRoom: false,

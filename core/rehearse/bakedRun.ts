@@ -3,11 +3,14 @@ import { localOf, minutesOf } from '../model/localTime';
 import type { BenchEvent, ClockDoc, Line, RunDoc, RunFile } from '../model/documents';
 import { stemOf } from '../bench/amounts';
 import { BOWL, PORTION } from '../bench/portioningOf';
-import { planWhole, type LinePlan } from '../plan';
+import { planWhole, type FinishKind, type LinePlan, type RunPlan } from '../plan';
+import { finishOf } from '../plan/finish';
 import { BIND_STEP_G } from '../process/bind.table';
 import { withoutLearned } from '../learn/beliefs';
 import { SEEING } from '../learn/learn.table';
-import { dayOfFile } from '../schedule/chores';
+import { Beliefs, KITCHEN, PARAMS, scopeOf } from '../param';
+import { stageOf } from '../process/stages';
+import { dayOfFile, type Timed } from '../schedule/chores';
 import { toEnd, type Chance } from '../schedule/solver';
 import type { Hidden } from './hidden';
 import { SEEN, trueBakeS } from './scenes';
@@ -23,6 +26,29 @@ export interface Hands {
   readonly spoilt: number;
 }
 
+/** What else is true of a kitchen, beside what rehearsals have. */
+export interface Unwritten {
+  /** What baking loses beyond what is reckoned, as a share of the batter. */
+  readonly loss: number;
+  /** How long things take to set, and how high cake rises, against what is reckoned. */
+  readonly sets: number;
+  readonly rises: number;
+}
+
+/** How pieces that bake in wells end in such a kitchen; gently domed where none do. */
+export function endedHow(file: Pick<RunFile, 'run' | 'formulas' | 'kitchen'>, rises: number): FinishKind {
+  const share = (of: typeof file) => {
+    const plan = planWhole(of).lines.find((one) => one.planned && one.parts.finish !== null);
+    return plan?.planned
+      ? { finish: plan.figure('finish.share').value, portion: plan.parts.portion?.value ?? 1 }
+      : null;
+  };
+  const [given, started] = [share(file), share({ ...file, kitchen: withoutLearned(file.kitchen) })];
+  return given && started
+    ? finishOf((started.finish * given.portion * rises) / started.portion).kind
+    : 'gentle';
+}
+
 /** A batch of which something was not as it should be. */
 export interface Mishap {
   /** The oven's door stood open: a load takes so much longer. */
@@ -32,11 +58,11 @@ export interface Mishap {
 /**
  * A run as it comes out of the simulated kitchen: baked by its own plan, looked at when its clocks say so, squeezed, weighed
  * and coated, with the kitchen's hidden true values behind every answer. It is not closed.
- * @param hidden what is true of the kitchen, and `loss`: what baking loses beyond what is reckoned, as a share of the batter
+ * @param hidden what is true of the kitchen
  */
 export function bakedRun(
   file: RunFile,
-  hidden: Hidden & { readonly loss: number },
+  hidden: Hidden & Unwritten,
   hands: Hands,
   chance: Chance,
   mishap: Mishap = {},
@@ -121,14 +147,10 @@ export function bakedRun(
     }
     return { ...line, measured };
   });
-  // Steps end as the day has them, later by what these hands take.
-  let behindMs = 0;
-  for (const { chore, startAt, endAt } of day.chores) {
-    const plannedMs = timeOf(endAt) - timeOf(startAt);
-    if (chore.kind === 'hands')
-      behindMs += plannedMs * (hands.pace * Math.exp(0.15 * chance.normal()) - 1) * 0.5;
-    tell(timeOf(endAt) + behindMs, { what: 'done', chore: chore.id });
-  }
+  worked({ whole: planWhole(file), kitchen: file.kitchen, sets: hidden.sets }, day.chores, hands, chance, {
+    timeOf,
+    tell,
+  });
   const total = lines.reduce((sum, { count }) => sum + count, 0);
   const spoilt = Math.round((total * hands.spoilt) / 100 + 0.4 * Math.abs(chance.normal()));
   const [first] = lines;
@@ -155,6 +177,66 @@ function diary(
       log.push({ ...event, id, at: Math.round(at) } as unknown as BenchEvent);
     },
   };
+}
+
+/** So much longer is waited after a look at what has not set, as a share of the first wait. */
+const MORE = 0.2;
+
+/** Steps as these hands do them: each once what stands before it is over and a hand is free, as soon as the day has it. */
+function worked(
+  {
+    whole,
+    kitchen,
+    sets,
+  }: { readonly whole: RunPlan; readonly kitchen: RunFile['kitchen']; readonly sets: number },
+  chores: readonly Timed[],
+  { pace }: Hands,
+  chance: Chance,
+  { timeOf, tell }: { readonly timeOf: (local: string) => number; readonly tell: Tell },
+): void {
+  const beliefs = new Beliefs(kitchen.beliefs);
+  const over = new Map<string, number>();
+  let free = 0;
+  const inOrder = [...chores].sort((a, b) => timeOf(a.startAt) - timeOf(b.startAt));
+  for (const { chore, startAt, endAt } of inOrder) {
+    const planned = timeOf(endAt) - timeOf(startAt);
+    const before = chore.after.map((gap) => (over.get(gap.chore) ?? 0) + gap.leastS * 1000);
+    const start = Math.max(timeOf(startAt), ...before, chore.kind === 'hands' ? free : 0);
+    const stage = stageOf(chore);
+    const known = stage && beliefs.find(PARAMS.workPace.key, [scopeOf('step', stage), KITCHEN]);
+    let took = planned;
+    if (chore.kind === 'hands') took *= (pace / (known?.mean ?? 1)) * Math.exp(0.15 * chance.normal());
+    const usual = settingOf(chore, whole);
+    if (usual !== null) {
+      const trueMs = usual * 1000 * sets * Math.exp(SETS_NOISE * chance.normal());
+      const clock = {
+        label: chore.label,
+        of: '',
+        expectedS: planned / 1000,
+        latestS: (planned / 1000) * 1.3,
+      };
+      tell(start, { what: 'begun', chore: chore.id, clock });
+      for (; took < trueMs; took += planned * MORE)
+        tell(start + took, { what: 'not yet', chore: chore.id, moreS: (planned * MORE) / 1000 });
+    }
+    const end = start + took;
+    over.set(chore.id, end);
+    if (chore.kind === 'hands') free = end;
+    tell(end, { what: 'done', chore: chore.id });
+  }
+}
+
+const SETS_NOISE = SEEING['set.usual']?.noise ?? 0;
+
+/** What a wait for something to set takes with nothing learned, s; null for what waits for something else. */
+function settingOf({ kind, lineIds, takes }: Timed['chore'], whole: RunPlan): number | null {
+  const { figureId } = takes;
+  if (kind !== 'wait' || figureId === null) return null;
+  const plan = whole.lines.find((one) => one.planned && lineIds.includes(one.line.id));
+  if (!plan?.planned || !plan.has(`${figureId}.usual`)) return null;
+  const usual = plan.figure(`${figureId}.usual`);
+  const started = usual.expected?.value ?? usual.value;
+  return (plan.figure(figureId).value * started) / usual.value;
 }
 
 /** Every load, looked at as its clock says until it is done. */

@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import type { KitchenDoc } from '../../core/model/documents';
 import type { Belief } from '../../core/model/belief';
 import { paramOf, scopeParts } from '../../core/param';
+import { stageWords } from '../../core/process/stages';
 import { formatNumber, showText, type NumberStyle } from '../../core/quantity';
 import { formulaIn, type Docs } from '../../state/documents';
 import { sayOfThing } from '../../state/learned';
@@ -67,6 +68,8 @@ function sinceText({ seen, since }: Belief): string {
 export function thingOf(of: string, kitchen: KitchenDoc, docs: Docs): string {
   const { kind, id } = scopeParts(of);
   if (id === null) return '';
+  if (kind === 'scoop') return `scoop ${id}`;
+  if (kind === 'step') return stageWords(id);
   if (kind === 'formula') return formulaIn(docs, id)?.name ?? 'a formula that is gone';
   const things: readonly { readonly id: string; readonly name: string }[] = [
     ...kitchen.tins,

@@ -21,6 +21,13 @@ const SHORT: Readonly<Record<string, string>> = {
   'bind.factor': 'binder',
   'coat.mm': 'coat',
   'bake.lossShare': 'loss in baking',
+  'cake.density': 'how light it bakes',
+  'set.usual': 'time to set',
+  'work.pace': 'pace of the hands',
+  'portion.scatter': 'how even',
+  'scoop.fill': 'how full',
+  'oven.racks': 'top against bottom',
+  'frosting.style': 'frosting',
 };
 
 const HEIGHT = 168;

@@ -91,6 +91,7 @@ function knownOf(
             start,
             seen: 0,
             lastAt: at,
+            with: [],
             changedAt: null,
           },
         ],

@@ -3,14 +3,16 @@ import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
 import { closedSchema, type Closed, type Inside, type Line, type RunDoc } from '../../core/model/documents';
 import { readWith } from '../../core/exchange/readWith';
+import { FROSTING_EACH, frostingFromLeft, frostingMade } from '../../core/bench/leftOver';
 import { benchStateOf, goingOn, type BenchState } from '../../core/bench/log';
-import type { FinishKind } from '../../core/plan';
+import type { FinishKind, FinishWords } from '../../core/plan';
 import { readNumberField } from '../../core/quantity';
 import { steadyNow } from '../../state/clock';
 import { newId } from '../../state/ids';
 import type { LinePlan, RunPlan } from '../../state/plans';
 import { closeRun } from '../../state/learned';
 import { changeRunOf } from '../../state/store';
+import { useTypedMass } from '../../state/typedMass';
 import { Chip, Chips, MainAction } from '../../ui/actions';
 import { FieldFault } from '../../ui/fieldFault';
 import { Sheet } from '../../ui/sheet';
@@ -113,6 +115,79 @@ function CloseForm({ run, whole, oneLine = false, onClose }: CloseProps) {
   );
 }
 
+/** What both forms ask of a count: as it looks, until somebody writes another. */
+function useMade(first: number) {
+  const [text, setText] = useState(String(first));
+  const [fault, setFault] = useState<string | null>(null);
+  const field = (
+    <MadeField
+      made={text}
+      fault={fault}
+      onMade={(now) => {
+        setText(now);
+        setFault(null);
+      }}
+    />
+  );
+  return { value: readNumberField(text), field, setFault };
+}
+
+/** Frosting that is left: what the pieces took of it follows. Only of a line that has its own. */
+function useLeft(plan: LinePlan | null, state: BenchState) {
+  const { unit, read } = useTypedMass();
+  const [text, setText] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const asked = plan !== null && frostingMade(plan) !== null;
+  /** What one piece took, g; null where nobody said; undefined where what was said cannot be. */
+  const each = (): number | null | undefined => {
+    const leftG = asked ? read(text) : null;
+    if (leftG === null || plan === null) return null;
+    const found = Number.isNaN(leftG) ? null : frostingFromLeft(plan, leftG, state);
+    if (found !== null) return found;
+    setFault(LEFT_FAULT);
+    return undefined;
+  };
+  const field = asked ? (
+    <>
+      <TextInput
+        mode="outlined"
+        label={`Frosting left in bowl and bags, ${unit}`}
+        aria-label={`Frosting left in bowl and bags, ${unit}`}
+        value={text}
+        inputMode="decimal"
+        onChangeText={(now) => {
+          setText(now);
+          setFault(null);
+        }}
+        error={fault !== null}
+      />
+      <FieldFault words={fault} />
+    </>
+  ) : null;
+  return { each, field };
+}
+
+/** A run with what a piece of a line took of its frosting, and how its loads were inside. */
+const withTold = (
+  run: RunDoc,
+  lineId: string | null,
+  each: number | null,
+  inside: Inside | null,
+  ofClock: (lineId: string) => boolean,
+): RunDoc => ({
+  ...run,
+  lines:
+    each === null
+      ? run.lines
+      : run.lines.map((line) =>
+          line.id === lineId ? { ...line, measured: { ...line.measured, [FROSTING_EACH]: each } } : line,
+        ),
+  clocks:
+    inside === null
+      ? run.clocks
+      : run.clocks.map((clock) => (ofClock(clock.lineId) ? { ...clock, inside } : clock)),
+});
+
 /** A line is done while others go on. */
 function LineForm({
   run,
@@ -124,39 +199,42 @@ function LineForm({
   readonly onClose: () => void;
 }) {
   const lineId = plan?.line.id ?? '';
-  const [made, setMade] = useState(plan ? String(madeOf(run, [plan], benchStateOf(run.log ?? []))) : '');
+  const state = benchStateOf(run.log ?? []);
+  const made = useMade(plan ? madeOf(run, [plan], state) : 0);
+  const left = useLeft(plan, state);
+  const said = plan?.parts.finish ?? null;
+  const [finish, setFinish] = useState<FinishKind | null>(null);
   const [inside, setInside] = useState<Inside | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
   const close = () => {
-    const value = readNumberField(made);
+    const { value } = made;
     if (value === null || !Number.isInteger(value) || value < 0 || value > MAX_MADE) {
-      setFault(MADE_FAULT);
+      made.setFault(MADE_FAULT);
       return;
     }
+    const each = left.each();
+    if (each === undefined) return;
     onClose();
-    const event = { id: newId('event'), at: steadyNow(), what: 'line closed' as const, lineId, made: value };
+    const event = {
+      id: newId('event'),
+      at: steadyNow(),
+      what: 'line closed' as const,
+      lineId,
+      made: value,
+      ...(finish ? { finish } : {}),
+    };
     changeRunOf(`${lineName(run, lineId)}: ${value} done`, run.id, (now) => ({
-      ...now,
-      clocks:
-        inside === null
-          ? now.clocks
-          : now.clocks.map((clock) => (clock.lineId === lineId ? { ...clock, inside } : clock)),
+      ...withTold(now, lineId, each, inside, (of) => of === lineId),
       log: [...(now.log ?? []), event],
     }));
   };
   return (
     <>
-      <MadeField
-        made={made}
-        fault={fault}
-        onMade={(text) => {
-          setMade(text);
-          setFault(null);
-        }}
-      />
+      {made.field}
+      {said ? <FinishField said={said} finish={finish} onFinish={setFinish} /> : null}
       {run.clocks.some((clock) => clock.lineId === lineId && clock.endedAt !== null) ? (
         <InsideField inside={inside} onInside={setInside} />
       ) : null}
+      {left.field}
       <Small>
         The other lines go on. The run is closed with the last of them, and what it taught is told then.
       </Small>
@@ -167,6 +245,7 @@ function LineForm({
 
 const MAX_MADE = 5000;
 const MADE_FAULT = 'Write a whole number of pieces from 0 to 5000.';
+const LEFT_FAULT = 'Less is left than was made. Write its weight without the bowl, or leave it open.';
 
 function RunForm({
   run,
@@ -178,68 +257,78 @@ function RunForm({
   readonly onClose: () => void;
 }) {
   const router = useRouter();
-  const said = plans.map(({ parts }) => parts.finish).find((one) => one !== null) ?? null;
   const state = benchStateOf(run.log ?? []);
+  const open = plans.filter(({ line }) => !state.closedLines.has(line.id));
+  const said = open.map(({ parts }) => parts.finish).find((one) => one !== null) ?? null;
   const before = [...state.closedLines.values()].reduce((sum, one) => sum + one.made, 0);
-  const [made, setMade] = useState(String(before + madeOf(run, plans, state)));
-  const [finish, setFinish] = useState<Closed['finish']>(said?.kind ?? 'gentle');
+  const made = useMade(before + madeOf(run, plans, state));
+  // What is left of a bowl is told of one line only where no other is frosted.
+  const frosted = open.filter((plan) => frostingMade(plan) !== null);
+  const [only = null] = frosted.length === 1 ? frosted : [];
+  const left = useLeft(only, state);
+  const [finish, setFinish] = useState<FinishKind | null>(null);
   const [inside, setInside] = useState<Inside | null>(null);
   const [note, setNote] = useState('');
   const [photo, setPhoto] = useState<string | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
   const close = () => {
     const read = readWith<Closed>(closedSchema, {
       at: Date.now(),
-      made: readNumberField(made),
-      finish,
+      made: made.value,
+      finish: finish ?? said?.kind ?? 'gentle',
+      ...(finish ? { finishTold: true } : {}),
       note,
       ...(photo ? { photo } : {}),
     });
     if (!read.ok) {
-      setFault(read.faults[0]?.field === 'made' ? MADE_FAULT : (read.faults[0]?.fault ?? ''));
+      made.setFault(read.faults[0]?.field === 'made' ? MADE_FAULT : (read.faults[0]?.fault ?? ''));
       return;
     }
+    const each = left.each();
+    if (each === undefined) return;
     onClose();
-    closeRun(`Close ${run.name}`, run.id, read.value, (now) => ({
-      ...now,
-      clocks:
-        inside === null
-          ? now.clocks
-          : now.clocks.map((clock) => (state.closedLines.has(clock.lineId) ? clock : { ...clock, inside })),
-    }));
+    closeRun(`Close ${run.name}`, run.id, read.value, (now) =>
+      withTold(now, only?.line.id ?? null, each, inside, (of) => !state.closedLines.has(of)),
+    );
     router.navigate('/logbook');
   };
   return (
     <>
-      <MadeField
-        made={made}
-        fault={fault}
-        onMade={(text) => {
-          setMade(text);
-          setFault(null);
-        }}
-      />
-      {said ? (
-        <>
-          <Small>{`How they ended. The plan said ${said.name}.`}</Small>
-          <Chips label="How they ended">
-            {(Object.keys(FINISH_WORDS) as FinishKind[]).map((kind) => (
-              <Chip
-                key={kind}
-                title={FINISH_WORDS[kind]}
-                selected={kind === finish}
-                onPress={() => setFinish(kind)}
-              />
-            ))}
-          </Chips>
-        </>
-      ) : null}
+      {made.field}
+      {said ? <FinishField said={said} finish={finish} onFinish={setFinish} /> : null}
       {run.clocks.some(({ endedAt }) => endedAt !== null) ? (
         <InsideField inside={inside} onInside={setInside} />
       ) : null}
+      {left.field}
       <NoteField note={note} onNote={setNote} />
       <PhotoField photo={photo} onPhoto={setPhoto} />
       <MainAction title="Into the logbook" onPress={close} large />
+    </>
+  );
+}
+
+function FinishField({
+  said,
+  finish,
+  onFinish,
+}: {
+  readonly said: FinishWords;
+  /** Null for as long as nobody has said so. */
+  readonly finish: FinishKind | null;
+  readonly onFinish: (finish: FinishKind) => void;
+}) {
+  return (
+    <>
+      <Small>{`How they ended. The plan said ${said.name}: tap what it was, and the next fill goes by it.`}</Small>
+      <Chips label="How they ended">
+        {(Object.keys(FINISH_WORDS) as FinishKind[]).map((kind) => (
+          <Chip
+            key={kind}
+            title={FINISH_WORDS[kind]}
+            selected={kind === (finish ?? said.kind)}
+            onPress={() => onFinish(kind)}
+          />
+        ))}
+      </Chips>
     </>
   );
 }

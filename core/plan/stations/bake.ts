@@ -22,7 +22,16 @@ import type { KnownFormula, RunContext } from '../context';
 import type { PlanFigures } from '../figures';
 import { BAKE } from './bake.words';
 import { addCooling, type CoolPart } from './cool';
-import { addFirstLook, addOven, heatIn, addTurnaround, heatOf, type HeatValues, type OvenPart } from './oven';
+import {
+  addFirstLook,
+  addOven,
+  addSteams,
+  heatIn,
+  addTurnaround,
+  heatOf,
+  type HeatValues,
+  type OvenPart,
+} from './oven';
 import { shapeVolumeMl, type SideMm } from '../../piece';
 import type { WellPart } from './well';
 
@@ -136,7 +145,7 @@ function addLossMade(f: PlanFigures, loss: Ref<'share'>, { time, tests: [inside]
 /** Oven and first look of one load, and the cake that comes out. */
 export function addBake(f: PlanFigures, run: RunContext, well: WellPart, spec: WellBakeSpec): WellBakePart {
   const { oven, formula, ovenC, liner, racks, half } = spec;
-  const { portion, volume, densities, loss, layer, sides } = well;
+  const { portion, volume, densities, loss, losing, layer, sides } = well;
   const inOven = addOven(f, {
     oven,
     formula,
@@ -151,7 +160,7 @@ export function addBake(f: PlanFigures, run: RunContext, well: WellPart, spec: W
     volume,
     batterDensity: densities.batter,
     cakeDensity: densities.cake,
-    loss,
+    loss: addSteams(f, loss, losing.of, losing.start, spec),
     ...sides,
     ...(layer ? { layerMass: layer.mass, layerDensity: layer.density } : {}),
   };

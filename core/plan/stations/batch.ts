@@ -268,7 +268,8 @@ export function addAsWritten(
     words: BATCH.evenness,
     unit: 'times',
     value: 1,
-    spread: UNEVEN,
+    // Pieces that were weighed say how even this hand is.
+    spread: f.beliefs.find(PARAMS.portionScatter.key, [scopeOf('portioning', 'weighed')])?.mean ?? UNEVEN,
     basis: 'typical',
   });
   const each = times(wellsEach, times(portion, even));

@@ -98,9 +98,11 @@ export const PORTION = {
   ),
   scoop: (number: number) =>
     words(`Scoop ${number}, level`, 'So many level scoops of that number make a quart of {946 ml}.'),
+  scoopFill: (number: number) =>
+    `How much a scoop ${number} holds as it is levelled here, against its number.`,
   byScoop: words(
     'Dough in a portion',
-    'A level scoop of dough. What to weigh for each, to the step of the scale.',
+    'A level scoop of dough, as full as it comes. What to weigh for each, to the step of the scale.',
   ),
   chosen: words('Portion, as chosen', 'As chosen.'),
   byMass: words('Dough in a portion', 'What to weigh for each, to the step of the scale.'),

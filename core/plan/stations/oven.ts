@@ -1,9 +1,9 @@
 import type { KitchenDoc, Liner, OvenDoc } from '../../model/documents';
 import type { Dial, TinMaterial } from '../../model/kinds';
 import { calls, measure, minus, says, times, type Ref } from '../../figure';
-import { PARAMS, scopeOf } from '../../param';
+import { PARAMS, scopeOf, type Scope } from '../../param';
 import { boilingShiftK } from '../../process/altitude';
-import { METHODS, ROOM } from '../../process/batter.table';
+import { METHODS, ROOM, type Start } from '../../process/batter.table';
 import { DIAL_STEP, nearestSetting } from '../../process/dial';
 import {
   BAKE_MODEL,
@@ -15,6 +15,7 @@ import {
   SECOND_RACK_FACTOR,
   TIN_FACTOR,
   TIN_SPREAD,
+  TRIED_SHARE,
   TURNAROUND,
 } from '../../process/oven.table';
 import type { KnownFormula } from '../context';
@@ -92,6 +93,8 @@ export function addOven(f: PlanFigures, spec: OvenSpec): OvenPart {
   const slower = LINER_FACTOR[liner ?? 'paper'];
   // An oven's factor is learned together with what nobody has measured of its air: that is no doubt of its own any more.
   const learned = f.beliefs.find(PARAMS.bakeFactor.key, [inOven])?.learned === true;
+  // With this formula in it, nor is what nobody has measured of that.
+  const tried = triedIn(f, oven, formula);
   const offset = f.root({
     id: 'oven.offset',
     words: OVEN.offset(measured),
@@ -135,7 +138,11 @@ export function addOven(f: PlanFigures, spec: OvenSpec): OvenPart {
     batter: f.believe(PARAMS.batterTemperature, { of: [], start: ROOM, sentence: OVEN.batterTemperature }),
     done: f.believe(PARAMS.doneAt, {
       of: batterScopes(formula),
-      start: { ...method.doneC, value: method.doneC.value - shift },
+      start: {
+        ...method.doneC,
+        value: method.doneC.value - shift,
+        spread: method.doneC.spread * (tried ? TRIED_SHARE : 1),
+      },
       sentence: OVEN.done(method.name, high),
     }),
     boiling: f.root({
@@ -152,11 +159,43 @@ export function addOven(f: PlanFigures, spec: OvenSpec): OvenPart {
       words: OVEN.tin(material, racks, slower),
       unit: 'times',
       value: TIN_FACTOR[material] * (racks ? SECOND_RACK_FACTOR : 1) * slower,
-      spread: TIN_SPREAD,
+      spread: TIN_SPREAD * (tried ? TRIED_SHARE : 1),
       basis: 'typical',
     }),
     factor: f.believe(PARAMS.bakeFactor, { of: [inOven], start: BAKE_MODEL, sentence: OVEN.factor }),
   };
+}
+
+/** Whether an oven's factor was learned with this formula in it: then it holds what nobody has measured of that as well. */
+const triedIn = (f: PlanFigures, oven: OvenDoc, formula: KnownFormula): boolean => {
+  const factor = f.beliefs.find(PARAMS.bakeFactor.key, [scopeOf('oven', oven.id)]);
+  return factor?.learned === true && (factor.with ?? []).includes(formula.doc.id);
+};
+
+/**
+ * What steams away, as the baking time goes by it. What crumb that was weighed has taught of the loss is no cause of the
+ * time: the oven's factor was learned without it, and would count it twice.
+ * @param of what the loss belongs to, the most specific first
+ */
+export function addSteams(
+  f: PlanFigures,
+  loss: Ref<'share'>,
+  of: readonly Scope[],
+  start: Start,
+  { oven, formula }: Pick<OvenSpec, 'oven' | 'formula'>,
+): Ref<'share'> {
+  const belief = f.beliefs.find(PARAMS.bakeLoss.key, of);
+  const tried = triedIn(f, oven, formula);
+  if (belief ? belief.learned !== true : !tried) return loss;
+  return f.root({
+    id: 'bake.steams',
+    words: OVEN.steams,
+    unit: 'share',
+    value: start.value,
+    spread: start.spread * (tried ? TRIED_SHARE : 1),
+    basis: start.basis,
+    key: `bake.steams@${of[0] ?? 'kitchen'}`,
+  });
 }
 
 /** When to look first, from the baking time and its range. */

@@ -8,6 +8,10 @@ const MATERIAL: Readonly<Record<TinMaterial, string>> = {
 };
 
 export const OVEN = {
+  steams: words(
+    'Steams away, for the time',
+    'What usually does: the oven’s factor was learned by that, and holds the rest.',
+  ),
   wanted: words('Air that is wanted', 'As the formula or this run says, for a still oven.'),
   setting: (fan: boolean, measured: boolean) =>
     words(

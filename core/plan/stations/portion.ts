@@ -1,7 +1,8 @@
 import { AS_IT_IS, minus, ml, over, times, toScale, without, type Ref } from '../../figure';
 import type { PortionSize } from '../../model/documents';
 import { ballVolume } from '../../piece';
-import { scoopMl } from '../../process/portion';
+import { PARAMS, scopeOf } from '../../param';
+import { SCOOP_FILL, scoopMl } from '../../process/portion';
 import type { PlanFigures } from '../figures';
 import { PORTION } from './crumb.words';
 
@@ -16,7 +17,8 @@ export function addPortion(f: PlanFigures, size: PortionSize, density: Ref<'g/ml
     case 'scoop': {
       const said = PORTION.scoop(size.number);
       const scoop = f.given('size.scoop', said, 'ml', scoopMl(size.number), 'geometry');
-      return f.sum('portion.mass', PORTION.byScoop, 'g', times(scoop, density), weighed);
+      const full = addScoopFill(f, size.number);
+      return f.sum('portion.mass', PORTION.byScoop, 'g', times(times(scoop, full), density), weighed);
     }
     case 'mass': {
       const chosen = f.given('size.mass', PORTION.chosen, 'g', size.massG, 'stated');
@@ -24,6 +26,14 @@ export function addPortion(f: PlanFigures, size: PortionSize, density: Ref<'g/ml
     }
   }
 }
+
+/** How full a scoop comes, against what its number says: of some hands it is heaped, and some leave a hollow. */
+const addScoopFill = (f: PlanFigures, number: number): Ref<'times'> =>
+  f.believe(PARAMS.scoopFill, {
+    of: [scopeOf('scoop', String(number))],
+    start: { ...SCOOP_FILL, basis: 'typical' },
+    sentence: PORTION.scoopFill(number),
+  });
 
 /** Dough for all pieces wanted. */
 export const addDoughNeeded = (

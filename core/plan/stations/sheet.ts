@@ -1,6 +1,6 @@
 import type { OvenDoc, SheetDoc } from '../../model/documents';
 import { calls, over, says, saysAll, times, without, type Ref, type Expr, type Says } from '../../figure';
-import { PARAMS, scopeOf } from '../../param';
+import { PARAMS, scopeOf, type Scope } from '../../param';
 import { roundAs, sheetVolume } from '../../piece';
 import { sheetColourS, sheetInsideS } from '../../process/bakeSurrogate';
 import type { BakeModelInput } from '../../process/bakeQuestion';
@@ -13,7 +13,7 @@ import { addDone, atSea, heatSays, type BakePart } from './bake';
 import { addDensities, batterScopes, type Densities } from './batch';
 import { SHEET } from './bake.words';
 import { addCooling, type CoolPart } from './cool';
-import { addFirstLook, addOven, heatIn, addTurnaround, heatOf } from './oven';
+import { addFirstLook, addOven, addSteams, heatIn, addTurnaround, heatOf } from './oven';
 
 export interface SheetSpec {
   readonly sheet: SheetDoc;
@@ -48,12 +48,19 @@ export function addSheet(f: PlanFigures, { sheet, formula }: SheetSpec): SheetPa
     depth: side('depth', 'Sheet, deep', sheet.depthMm),
     densities: addDensities(f, formula),
     loss: f.believe(PARAMS.bakeLoss, {
-      of: [scopeOf('sheet', sheet.id), ...batterScopes(formula).slice(0, 1), scopeOf('size', 'sheet')],
+      of: lossOf(sheet, formula),
       start: SHEET_LOSS,
       sentence: SHEET.loss,
     }),
   };
 }
+
+/** What the loss in baking belongs to, the most specific first. */
+const lossOf = (sheet: SheetDoc, formula: KnownFormula): readonly Scope[] => [
+  scopeOf('sheet', sheet.id),
+  ...batterScopes(formula).slice(0, 1),
+  scopeOf('size', 'sheet'),
+];
 
 export interface SheetCount {
   readonly count: Ref<'pieces'>;
@@ -117,7 +124,7 @@ export function addSheetBake(
         width,
         batterDensity: densities.batter,
         cakeDensity: densities.cake,
-        lossShare: loss,
+        lossShare: addSteams(f, loss, lossOf(sheet, formula), SHEET_LOSS, spec),
         ...heatIn(inOven),
       },
       saysAll(does, heatSays(inOven)),

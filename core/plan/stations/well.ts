@@ -1,5 +1,5 @@
 import { AS_IT_IS, atLeast, calls, minus, over, says, times, toScale, without, type Ref } from '../../figure';
-import { PARAMS, scopeOf } from '../../param';
+import { PARAMS, scopeOf, type Scope } from '../../param';
 import {
   cakeAboveRimMm,
   heightForVolumeMm,
@@ -12,7 +12,7 @@ import {
   type WellShape,
 } from '../../piece';
 import type { BaseLayer, Fill, TinDoc } from '../../model/documents';
-import { FINISHES, TIN_RULER_MM, WELL_SIZES, bakeLossStart } from '../../process/batter.table';
+import { FINISHES, TIN_RULER_MM, WELL_SIZES, bakeLossStart, type Start } from '../../process/batter.table';
 import type { KnownFormula } from '../context';
 import type { PlanFigures } from '../figures';
 import { addDensities, batterScopes, type Densities } from './batch';
@@ -27,12 +27,21 @@ export interface WellPart {
   readonly volume: Ref<'ml'>;
   readonly densities: Densities;
   readonly loss: Ref<'share'>;
+  /** What that belongs to, and what it starts from. */
+  readonly losing: Losing;
   readonly rise: Ref<'times'>;
   /** What lies below the batter; null where nothing does. */
   readonly layer: { readonly mass: Ref<'g'>; readonly density: Ref<'g/ml'>; readonly what: string } | null;
   readonly portion: Ref<'g'>;
   readonly filled: Ref<'share'>;
   readonly finish: Ref<'share'>;
+}
+
+interface Losing {
+  readonly of: readonly Scope[];
+  readonly start: Start;
+  /** What wells of this size are called. */
+  readonly size: string;
 }
 
 /** Measures of a well as the shape asks for them: it never asks for one that it has not. */
@@ -50,7 +59,8 @@ export function addWell(
   const shape = wellShapeOf(tin);
   const { sides, volume } = addHollow(f, tin, shape);
   const densities = addDensities(f, formula);
-  const loss = addWellLoss(f, tin, volume.value, formula);
+  const losing = lossOf(tin, volume.value, formula);
+  const loss = f.believe(PARAMS.bakeLoss, { ...losing, sentence: WELL.loss(losing.size) });
   const rise = f.sum(
     'rise',
     WELL.rise,
@@ -75,7 +85,7 @@ export function addWell(
     'share',
     over(times(portion, without(loss)), times(densities.cake, room)),
   );
-  return { tin, shape, sides, volume, densities, loss, rise, layer, portion, filled, finish };
+  return { tin, shape, sides, volume, densities, loss, losing, rise, layer, portion, filled, finish };
 }
 
 function addHollow(f: PlanFigures, tin: TinDoc, shape: WellShape): Pick<WellPart, 'sides' | 'volume'> {
@@ -104,14 +114,15 @@ function addHollow(f: PlanFigures, tin: TinDoc, shape: WellShape): Pick<WellPart
 }
 
 /** Bake loss by the size of the well: the kitchen may know it for the tin, or for the batter. */
-function addWellLoss(f: PlanFigures, tin: TinDoc, volumeMl: number, formula: KnownFormula): Ref<'share'> {
+const lossOfWell = 0;
+function lossOf(tin: TinDoc, volumeMl: number, formula: KnownFormula): Losing {
   const size = WELL_SIZES.find(({ belowMl }) => volumeMl < belowMl);
   if (!size) throw new Error('invariant: the last class of wells has no end');
-  return f.believe(PARAMS.bakeLoss, {
+  return {
     of: [scopeOf('tin', tin.id), ...batterScopes(formula).slice(0, 1), scopeOf('size', size.name)],
     start: bakeLossStart(volumeMl),
-    sentence: WELL.loss(size.name),
-  });
+    size: size.name,
+  };
 }
 
 function addLayer(f: PlanFigures, { what, massG, density }: BaseLayer): NonNullable<WellPart['layer']> {

@@ -6,6 +6,9 @@ export const FIGURE_RANGE = 2.563;
 /** How far hands are off their usual time, as spreads of its logarithm: the whole day's pace, and each chore. Basis: typical. */
 export const HANDS_DOUBT = { shared: 0.12, own: 0.15 } as const;
 
+/** What is left of the day's pace once a kitchen has shown it, as a spread of its logarithm. Basis: judgement. */
+export const PACE_DOUBT = 0.08;
+
 /** Hands-on time, s. Basis: typical of a household kitchen; the log replaces it. */
 export const HANDS_S = {
   /** An ingredient weighed. */

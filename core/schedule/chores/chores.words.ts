@@ -17,6 +17,13 @@ export const each = (seconds: number): string =>
 const pots = (n: number) => (n === 1 ? 'one pot' : `${n} pots`);
 
 export const CHORE = {
+  paced: (pace: number, seen: number | null) => {
+    const off = Math.round(Math.abs(pace - 1) * 100);
+    const by = off === 0 ? 'as long as usual' : `${off} % ${pace > 1 ? 'longer' : 'less'} than usual`;
+    return seen === null
+      ? `Here it takes ${by}, as you said.`
+      : `Here it takes ${by}, by ${seen} ${seen === 1 ? 'batch' : 'batches'}.`;
+  },
   usual: 'Usual for a household kitchen.',
   weigh: { label: 'Weigh out', detail: 'Everything ready before the mixer starts.' },
   weighBasis: (lines: number) => `About 30 s for each of ${lines} ingredients.`,

@@ -1,7 +1,9 @@
 import type { KitchenDoc } from '../../model/documents';
 import type { LinePlan, RunPlan } from '../../plan';
 import { isNutty } from '../../plan';
+import { Beliefs, KITCHEN, PARAMS, scopeOf } from '../../param';
 import { fullLoads } from '../../process/loads';
+import { stageOf } from '../../process/stages';
 import { mixableMl } from './limits';
 import { mixedOnce, sharedBowls } from './mixedOnce';
 import { coldRoomOf } from '../cold';
@@ -10,7 +12,7 @@ import { componentsWork, type Ahead } from './components';
 import { cakesicleWork, cutWork, mugWork, popWork, type CraftThings } from './craft';
 import { Work } from './lineWork';
 import { wellsWork } from './wells';
-import { HANDS_S } from './chores.table';
+import { HANDS_DOUBT, HANDS_S, PACE_DOUBT } from './chores.table';
 import { CHORE } from './chores.words';
 
 /** What of a run is not done as its plan has it, line by line. */
@@ -92,7 +94,29 @@ export function workOf(
   const once = sharedBowls(whole, mixableMl(kitchen))
     .filter(({ key }) => grouped.mixed.has(key))
     .reduce<readonly Chore[]>(mixedOnce, chores);
-  return nutFreeFirst(once, packed);
+  return nutFreeFirst(once, packed).map(pacedAs(new Beliefs(kitchen.beliefs)));
+}
+
+/** Hands at the pace that this kitchen has shown at their stage; all else as it is. */
+function pacedAs(beliefs: Beliefs): (chore: Chore) => Chore {
+  return (chore) => {
+    const stage = chore.kind === 'hands' ? stageOf(chore) : null;
+    const pace = stage && beliefs.find(PARAMS.workPace.key, [scopeOf('step', stage), KITCHEN]);
+    if (!pace || pace.mean <= 0) return chore;
+    const { takes } = chore;
+    return {
+      ...chore,
+      takes: {
+        ...takes,
+        lengthS: takes.lengthS * pace.mean,
+        // The whole day's pace is known by now, but for what one day is off another.
+        shared: Math.min(HANDS_DOUBT.shared, takes.shared, PACE_DOUBT),
+        basis: [takes.basis, CHORE.paced(pace.mean, pace.learned === true ? pace.seen : null)]
+          .filter(Boolean)
+          .join(' '),
+      },
+    };
+  };
 }
 
 function lineWork(work: Work, plan: LinePlan, things: CraftThings): (string | ChoreGap)[] {
