@@ -90,7 +90,7 @@ test('an empty formula, negative and absurd amounts, and a thousand lines', asyn
 });
 
 test('a formula emptied under a run: the run says so and offers the way out', async ({ page }) => {
-  await openApp(page, '/formulas/formula-honey-thyme');
+  await openApp(page, '/formulas/formula-honey-thyme', { past: false });
   await page.getByLabel('Ingredients, one a line').fill('');
   await page.getByLabel('Ingredients, one a line').blur();
   await page.goto(`${run}/sums`);

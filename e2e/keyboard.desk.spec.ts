@@ -1,7 +1,7 @@
 import { expect, openApp, spoken, test } from './fixtures';
 
 test('a whole batch at the desk by keyboard, from the wish to the closed log', async ({ page }) => {
-  await openApp(page);
+  await openApp(page, '/', { past: false });
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');

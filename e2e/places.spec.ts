@@ -51,7 +51,7 @@ for (const [i, views] of HALVES.entries())
   });
 
 test('ounces, Fahrenheit and a decimal comma reach every figure', async ({ page }) => {
-  await openApp(page, '/kitchen');
+  await openApp(page, '/kitchen', { past: false });
   for (const [value, choice] of [
     ['Weights: grams', 'ounces'],
     ['Heat: Celsius', 'Fahrenheit'],

@@ -14,7 +14,7 @@ const PASTED = [
 ].join('\n');
 
 test('a tray of cupcakes, from a pasted formula to a baked and undone batch', async ({ page, context }) => {
-  await openApp(page);
+  await openApp(page, '/', { past: false });
 
   await test.step('2. paste a formula as people write one; it is read back in grams, line by line', async () => {
     await page.getByRole('link', { name: 'Formulas' }).click();
