@@ -95,3 +95,61 @@ test('a run that was baked without the app is logged in a minute, and teaches as
   const after = await bakingTime(page);
   expect(after.low + after.high).toBeGreaterThan(before.low + before.high);
 });
+
+test('how high they ended and what frosting was left change the next fill and the next bowl of frosting', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await openApp(page, '/', { past: false });
+  await bringIn(page, 'evening', { 'cupcakes-frosted': 12 }, 'High ones');
+  await benchThere(page);
+  const bench = page.url();
+  const grams = async (figure: string) => {
+    await page.goto(bench.replace('/bake', '/sums'));
+    const label = (await page.getByTestId(`figure-${figure}`).first().getAttribute('aria-label')) ?? '';
+    return Number(/: (?:about )?([\d.]+)/.exec(label)?.[1] ?? NaN);
+  };
+  const fill = await grams('portion.mass');
+  await page.goto(bench);
+  await page.getByRole('button', { name: 'It is baked already: log it' }).waitFor();
+  await page
+    .getByRole('button', { name: /^Load 1 in: start its clock/ })
+    .first()
+    .click();
+  await page.clock.fastForward('24:00');
+  await page.getByRole('button', { name: 'Done, out it comes' }).click();
+  await page.getByRole('button', { name: 'Close the run' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Close the run' });
+  await sheet.getByRole('radio', { name: 'high-domed' }).click();
+  // More is left than can be: said at the field, and nothing is lost.
+  const left = sheet.getByLabel('Frosting left in bowl and bags, g');
+  await left.fill('9000');
+  await sheet.getByRole('button', { name: 'Into the logbook' }).click();
+  await expect(sheet.getByRole('alert')).toHaveText(/^Less is left than was made/);
+  await left.fill('0');
+  await sheet.getByLabel('Good ones that came out').fill('12');
+  await sheet.getByRole('button', { name: 'Into the logbook' }).click();
+  await expect(
+    page.getByText(/^The batter rises \d+ % more than reckoned\. From now on \d+ g to a well\.$/),
+  ).toBeVisible();
+  await page.getByRole('tab', { name: 'Learned' }).click();
+  await expect(
+    page.getByRole('button', { name: /^Cake density, Honey and thyme.*from one batch/ }),
+  ).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: /^Frosting on a standard top, .*from one batch/ }).first(),
+  ).toBeVisible();
+  // The same run planned anew has less batter in a well.
+  await page.goto('/logbook');
+  await page.getByRole('button', { name: 'Bake High ones again, on another date' }).click();
+  await page.getByRole('dialog', { name: 'Ready when' }).getByRole('button', { name: 'Save' }).click();
+  await expect(page).toHaveURL(/\/runs\/run-/);
+  const again = page.url().replace(/\/runs\/([^/]+).*/, '/runs/$1/sums');
+  await page.goto(again);
+  await expect
+    .poll(async () => {
+      const label = (await page.getByTestId('figure-portion.mass').first().getAttribute('aria-label')) ?? '';
+      return Number(/: (?:about )?([\d.]+)/.exec(label)?.[1] ?? NaN);
+    })
+    .toBeLessThan(fill);
+});

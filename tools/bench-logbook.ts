@@ -148,13 +148,14 @@ async function main(): Promise<void> {
   await forget();
   const scroll = await timed(async () => {
     await page.mouse.move(200, 500);
-    for (let i = 0; i < 40; i += 1) {
+    for (let i = 0; i < 120; i += 1) {
       await page.mouse.wheel(0, 260);
       await page.waitForTimeout(40);
     }
   });
   await page.waitForTimeout(500);
-  say('scrolled over its first ten', scroll, await longest());
+  const seen = await page.getByRole('button', { name: /^Compare .* with another$/ }).count();
+  say(`scrolled, ${seen} batches drawn by then`, scroll, await longest());
   await forget();
   const sought = await timed(async () => {
     await page.getByLabel('Look for a batch').fill('Lantern making 24');

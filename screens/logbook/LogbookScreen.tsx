@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { memo, useCallback, useState } from 'react';
 import { Image, View } from 'react-native';
 import { observedFactor } from '../../core/bench';
 import type { RunDoc } from '../../core/model/documents';
@@ -7,6 +7,7 @@ import { formatDuration, join } from '../../core/quantity';
 import { momentText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
+import { More } from '../../ui/more';
 import { Columns } from '../../ui/screen';
 import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
@@ -25,14 +26,18 @@ export function LogbookScreen() {
   const closed = useClosedRuns();
   const [two, setTwo] = useState<readonly string[]>([]);
   const [comparing, setComparing] = useState(false);
-  const [shown, setShown] = useState(PAGE);
   const [sought, setSought] = useState(NOTHING_SOUGHT);
   const found = useFound(closed, sought);
-  const latest = new Set(closed.slice(0, LATEST).map(({ id }) => id));
+  const latest = closed.slice(0, LATEST).map(({ id }) => id);
   const pair = two.flatMap((id) => closed.filter((run) => run.id === id));
   const [first, second] = pair;
-  const pick = (id: string) =>
-    setTwo(two.includes(id) ? two.filter((one) => one !== id) : [...two, id].slice(-2));
+  const pick = useCallback(
+    (id: string) =>
+      setTwo((before) =>
+        before.includes(id) ? before.filter((one) => one !== id) : [...before, id].slice(-2),
+      ),
+    [],
+  );
   return (
     <LogbookFrame
       view="batches"
@@ -47,36 +52,17 @@ export function LogbookScreen() {
           <Body>Close a run after baking and it stands here: what was planned beside what came out.</Body>
         </Card>
       ) : null}
-      {closed.length > FEW ? (
-        <Sought
-          runs={closed}
-          sought={sought}
-          onSought={(next) => {
-            setSought(next);
-            setShown(PAGE);
-          }}
-        />
-      ) : null}
+      {closed.length > FEW ? <Sought runs={closed} sought={sought} onSought={setSought} /> : null}
       {closed.length > 0 && found.length === 0 ? (
         <Body>No batch is like that. Let one of the words above go.</Body>
       ) : null}
-      <Columns>
-        {found.slice(0, shown).map((run) => (
-          <Record
-            key={run.id}
-            run={run}
-            latest={latest.has(run.id)}
-            picked={two.includes(run.id)}
-            onPick={closed.length > 1 ? () => pick(run.id) : null}
-          />
-        ))}
-      </Columns>
-      {found.length > shown ? (
-        <QuietAction
-          title={`${Math.min(PAGE, found.length - shown)} more of ${found.length - shown}`}
-          onPress={() => setShown(shown + PAGE)}
-        />
-      ) : null}
+      <Found
+        key={JSON.stringify(sought)}
+        found={found}
+        latest={latest}
+        two={two}
+        onPick={closed.length > 1 ? pick : null}
+      />
       {first && second ? (
         <CompareRuns a={first} b={second} visible={comparing} onClose={() => setComparing(false)} />
       ) : null}
@@ -84,14 +70,57 @@ export function LogbookScreen() {
   );
 }
 
-/** So many batches are looked through without searching, and so many stand there at once. */
+/** The batches that were found, so many of them as were scrolled to. */
+function Found({
+  found,
+  latest,
+  two,
+  onPick,
+}: {
+  readonly found: readonly RunDoc[];
+  readonly latest: readonly string[];
+  readonly two: readonly string[];
+  readonly onPick: ((id: string) => void) | null;
+}) {
+  const all = found.length;
+  const [shown, setShown] = useState(FIRST);
+  const few = useCallback(() => setShown((before) => Math.min(all, before + STEP)), [all]);
+  return (
+    <>
+      <Columns>
+        {found.slice(0, shown).map((run) => (
+          <Record
+            key={run.id}
+            run={run}
+            latest={latest.includes(run.id)}
+            picked={two.includes(run.id)}
+            onPick={onPick}
+          />
+        ))}
+      </Columns>
+      {all > shown ? (
+        <More
+          title={`${Math.min(PAGE, all - shown)} more of ${all - shown}`}
+          few={shown}
+          onFew={few}
+          onMore={() => setShown(shown + PAGE)}
+        />
+      ) : null}
+    </>
+  );
+}
+
+/** So many batches are looked through without searching; so many stand there at first, and so many more by a tap. */
 const FEW = 4;
+const FIRST = 5;
 const PAGE = 10;
+/** So many more are drawn at once as the end comes near: what costs longer than a frame stutters under the thumb. */
+const STEP = 1;
 
 /** So many of the last runs show at once what they taught. */
 const LATEST = 2;
 
-function Record({
+const Record = memo(function Record({
   run,
   latest,
   picked,
@@ -100,7 +129,7 @@ function Record({
   readonly run: RunDoc;
   readonly latest: boolean;
   readonly picked: boolean;
-  readonly onPick: (() => void) | null;
+  readonly onPick: ((id: string) => void) | null;
 }) {
   const [asked, setAsked] = useState(latest);
   const [putting, setPutting] = useState(false);
@@ -159,14 +188,14 @@ function Record({
           <QuietAction
             title={picked ? 'Not compared' : 'Compare'}
             label={picked ? `Do not compare ${run.name}` : `Compare ${run.name} with another`}
-            onPress={onPick}
+            onPress={() => onPick(run.id)}
           />
         ) : null}
       </View>
-      <PutAway visible={putting} onClose={() => setPutting(false)} runId={run.id} />
+      {putting ? <PutAway visible onClose={() => setPutting(false)} runId={run.id} /> : null}
     </Card>
   );
-}
+});
 
 function Compare({
   name,

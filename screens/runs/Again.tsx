@@ -36,7 +36,6 @@ export function Again({
   readonly title?: string;
   readonly label?: string;
 }) {
-  const now = useNow(60_000);
   const router = useRouter();
   const [asking, setAsking] = useState(false);
   return (
@@ -47,22 +46,24 @@ export function Again({
         icon="runs"
         onPress={() => setAsking(true)}
       />
-      <AskWhen
-        run={run}
-        asking={asking}
-        onDone={(readyAt) => {
-          setAsking(false);
-          if (!readyAt) return;
-          // A date in its name is the old one's.
-          const name = `${run.name.replace(`, ${onText(run.readyAt)}`, '')}, ${onText(readyAt)}`.slice(
-            0,
-            120,
-          );
-          const again = runAgain(run, { id: newId('run'), name, createdAt: now, readyAt });
-          changeRun(`${run.name} again`, again);
-          router.navigate(stageHref(again.id, 'glance'));
-        }}
-      />
+      {asking ? (
+        <AskWhen
+          run={run}
+          asking
+          onDone={(readyAt) => {
+            setAsking(false);
+            if (!readyAt) return;
+            // A date in its name is the old one's.
+            const name = `${run.name.replace(`, ${onText(run.readyAt)}`, '')}, ${onText(readyAt)}`.slice(
+              0,
+              120,
+            );
+            const again = runAgain(run, { id: newId('run'), name, createdAt: Date.now(), readyAt });
+            changeRun(`${run.name} again`, again);
+            router.navigate(stageHref(again.id, 'glance'));
+          }}
+        />
+      ) : null}
     </>
   );
 }
