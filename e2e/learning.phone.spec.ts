@@ -44,7 +44,7 @@ test('a run closed at the bench teaches its oven: the lesson is told, the next p
   await expect(page.getByText(/, was ×1\.00, give or take \d+ %; from one batch\.$/)).toBeVisible();
   await page.getByRole('tab', { name: 'Learned' }).click();
   await expect(
-    page.getByRole('button', { name: /Hall oven: .*at first ×1\.00.*from one batch/ }),
+    page.getByRole('button', { name: /Hall oven, baking time: .*at first ×1\.00.*from one batch/ }),
   ).toBeVisible();
   const after = await bakingTime(page);
   expect((after.low + after.high) / 2).toBeGreaterThan((before.low + before.high) / 2);
@@ -55,12 +55,12 @@ test('a run closed at the bench teaches its oven: the lesson is told, the next p
   await page.goto('/logbook');
   await page.getByRole('radio', { name: 'No, a slip' }).first().click();
   await page.getByRole('tab', { name: 'Learned' }).click();
-  await expect(page.getByRole('button', { name: /Hall oven: .*all its batches left out/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Hall oven, baking time: .*all its batches left out/ })).toBeVisible();
   expect((await bakingTime(page)).low).toBe(before.low);
   await page.goto('/logbook');
   await page.getByRole('radio', { name: 'From now on' }).first().click();
   await page.getByRole('tab', { name: 'Learned' }).click();
-  await page.getByRole('button', { name: /Hall oven: .*from one batch/ }).click();
+  await page.getByRole('button', { name: /Hall oven, baking time: .*from one batch/ }).click();
   await page.getByRole('button', { name: /^Begin afresh: .*Hall oven/ }).click();
   expect((await bakingTime(page)).low).toBe(before.low);
 });
@@ -134,10 +134,10 @@ test('how high they ended and what frosting was left change the next fill and th
   ).toBeVisible();
   await page.getByRole('tab', { name: 'Learned' }).click();
   await expect(
-    page.getByRole('button', { name: /^Cake density, Honey and thyme.*from one batch/ }),
+    page.getByRole('button', { name: /^Honey and thyme, how light it bakes.*from one batch/ }),
   ).toBeVisible();
   await expect(
-    page.getByRole('button', { name: /^Frosting on a standard top, .*from one batch/ }).first(),
+    page.getByRole('button', { name: /, frosting: .*from one batch/ }).first(),
   ).toBeVisible();
   // The same run planned anew has less batter in a well.
   await page.goto('/logbook');

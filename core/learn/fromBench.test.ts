@@ -1,7 +1,7 @@
 import { FAMILY_FILES } from '../../demo/families';
 import { recordLook, startClock } from '../bench';
 import { timesAt } from '../bench/places';
-import type { BenchEvent, ClockDoc, KitchenDoc, Line, LookSaw, RunFile } from '../model/documents';
+import type { BenchEvent, ClockDoc, KitchenDoc, LookSaw, RunFile } from '../model/documents';
 import type { Evidence } from '../model/evidence';
 import { planWhole, type LinePlan } from '../plan';
 import { workOf } from '../schedule/chores';

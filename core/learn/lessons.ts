@@ -25,6 +25,9 @@ type File = Pick<RunFile, 'run' | 'formulas' | 'kitchen'>;
 /** Of the many things that a run says, so many are told. */
 const TOLD = 3;
 
+/** What changes the day or the look, and no piece, is told after what does. Basis: judgement. */
+const LESS: ReadonlySet<string> = new Set([PARAMS.workPace.key, PARAMS.portionScatter.key]);
+
 /**
  * The lessons of a closed run that matter most: by how much each moves what was believed, against how sure that was.
  * @param runs all runs of the kitchen, this one among them
@@ -61,7 +64,8 @@ export function lessonsOf(file: File, runs: readonly RunDoc[], now: number): Les
       if (!first || !found) return [];
       const old = without.find(({ param, of }) => `${param}@${of}` === key);
       const before = old ?? { mean: first.start.value, spread: first.start.spread };
-      const weight = Math.abs(found.mean - before.mean) / Math.max(before.spread, 1e-9);
+      const moved = Math.abs(found.mean - before.mean) / Math.max(before.spread, 1e-9);
+      const weight = moved * (LESS.has(first.param) ? 0.5 : 1);
       const plan = whole.lines.find((one) => one.line.id === first.lineId);
       return [
         {

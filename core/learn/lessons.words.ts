@@ -32,7 +32,7 @@ export const LESSON = {
       : `${capital(stage)}: ready ${percent(factor)} ${factor > 1 ? 'later' : 'sooner'} than reckoned.`,
   setsFrom: (time: string) => `From now on about ${time}.`,
   pace: (stage: string, factor: number) =>
-    Math.abs(factor - 1) < 0.01
+    Math.abs(factor - 1) < 0.03
       ? `${stage}: as long as reckoned.`
       : `${stage} ${factor > 1 ? `took ${percent(factor)} longer` : `went ${percent(factor)} faster`} than reckoned.`,
   paceFrom: 'Days are planned by that from now on.',

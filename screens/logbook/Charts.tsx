@@ -3,7 +3,6 @@ import { View } from 'react-native';
 import { BarChart, LineChart } from 'react-native-gifted-charts';
 import { chartsOf, type Chart } from '../../core/logbook';
 import type { KitchenDoc, RunDoc } from '../../core/model/documents';
-import { paramOf } from '../../core/param';
 import { formatNumber, inStyle, showText, type NumberStyle } from '../../core/quantity';
 import { useNow } from '../../state/clock';
 import { useDocuments, useNumberStyle } from '../../state/store';
@@ -13,23 +12,9 @@ import { Columns } from '../../ui/screen';
 import { Body, Small, Strong } from '../../ui/text';
 import { FONT, space, useTokens } from '../../ui/theme';
 import { thingOf } from '../kitchen/StatedHere';
+import { longName } from './things';
 
 /** Short names of what is learned, beside the thing that it is learned of. */
-const SHORT: Readonly<Record<string, string>> = {
-  'bake.factor': 'baking time',
-  'micro.factor': 'microwave time',
-  'bind.factor': 'binder',
-  'coat.mm': 'coat',
-  'bake.lossShare': 'loss in baking',
-  'cake.density': 'how light it bakes',
-  'set.usual': 'time to set',
-  'work.pace': 'pace of the hands',
-  'portion.scatter': 'how even',
-  'scoop.fill': 'how full',
-  'oven.racks': 'top against bottom',
-  'frosting.style': 'frosting',
-};
-
 const HEIGHT = 168;
 /** Room for the figures beside the axis. */
 const AXIS = 44;
@@ -44,14 +29,16 @@ export function Charts({
 }) {
   const docs = useDocuments((state) => state.docs);
   const now = useNow(600_000);
-  const charts = chartsOf(
-    runs,
-    kitchen,
-    (param, of) =>
-      [thingOf(of, kitchen, docs), SHORT[param] ?? paramOf(param)?.label].filter(Boolean).join(', '),
-    now,
-  );
-  if (charts.length === 0) return <Body>Two closed batches are enough for the first of them.</Body>;
+  const charts = chartsOf(runs, kitchen, (param, of) => longName(thingOf(of, kitchen, docs), param), now);
+  if (charts.length === 0)
+    return (
+      <Card title="No chart yet">
+        <Body>
+          Two closed batches are enough for the first of them: how long loads took, how even pieces were, what
+          eats the day.
+        </Body>
+      </Card>
+    );
   return (
     <Columns>
       {charts.map((chart) => (

@@ -19,6 +19,7 @@ import { space, useTokens } from '../../ui/theme';
 import { thingOf } from '../kitchen/StatedHere';
 import { beliefText } from './beliefText';
 import { useClosedRuns } from './closedRuns';
+import { grouped, longName } from './things';
 
 /** What of one parameter of one thing this kitchen has learned, and what it began with. */
 interface Known {
@@ -55,10 +56,18 @@ export function KnownHere({ kitchen }: { readonly kitchen: KitchenDoc }) {
   );
   return (
     <Card title="What this kitchen has learned">
-      <Small soft={false}>Every plan uses it, and its ranges are as wide as what is left of the doubt.</Small>
-      {own.map((known) => row(known, known.thing))}
+      <Small soft={false}>
+        Every plan uses it. A plan’s range is what is left of the doubt, and what one batch differs from the
+        next.
+      </Small>
+      {grouped(own, ({ learned }) => learned.param).map(({ title, some }) => (
+        <View key={title} style={{ gap: space(0.5) }}>
+          <Strong>{title}</Strong>
+          {some.map((known) => row(known, known.thing))}
+        </View>
+      ))}
       {kinds.length > 0 ? <Strong>For others of the kind, until they are used</Strong> : null}
-      {kinds.map((known) => row(known, known.thing ? `any other, ${known.thing}` : 'any other'))}
+      {kinds.map((known) => row(known, known.thing ? `any other ${known.thing}` : 'any other'))}
       <Sheet title={opened?.label ?? ''} visible={opened !== undefined} onClose={() => setOpen(null)}>
         {opened ? <OneKnown known={opened} runs={runs} onDone={() => setOpen(null)} /> : null}
       </Sheet>
@@ -106,7 +115,7 @@ function knownOf(
 }
 
 function Row({
-  known: { label, learned },
+  known: { learned },
   what,
   now,
   style,
@@ -126,7 +135,7 @@ function Row({
     seen === 0 ? 'all its batches left out' : seen === 1 ? 'from one batch' : `from ${seen} batches`;
   return (
     <Tap
-      label={`${label}, ${what}: ${value}, at first ${first}, ${from}. Open it`}
+      label={`${longName(what, param)}: ${value}, at first ${first}, ${from}. Open it`}
       onPress={onOpen}
       style={{
         flexDirection: 'row',
@@ -138,7 +147,7 @@ function Row({
       }}
     >
       <View style={{ flex: 1, gap: 2 }}>
-        <Body>{`${label}: ${what}`}</Body>
+        <Body>{longName(what, param)}</Body>
         <Strong>{value}</Strong>
         <Small>{`at first ${first}; ${from}, last ${dayText(dateOf(`${isoDay(lastAt)}T12:00`), now)}`}</Small>
       </View>
@@ -148,6 +157,9 @@ function Row({
 }
 
 const isoDay = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
+
+/** So many of its batches are listed at once, the last first. */
+const LISTED = 8;
 
 /** One thing that was learned: its batches, each of which can be left out; said by hand; begun afresh. */
 function OneKnown({
@@ -170,13 +182,14 @@ function OneKnown({
   );
   const unit = bounds?.unit ?? 'times';
   const whose = thing || 'any other of its kind';
+  const [listed, setListed] = useState(LISTED);
   return (
     <>
       <Strong>{`${whose}: ${beliefText({ param, mean, spread }, style)}`}</Strong>
       <Small
         soft={false}
       >{`It began at ${beliefText({ param, mean: start.value, spread: start.spread }, style)}.`}</Small>
-      {mine.map(({ run, one }) => (
+      {mine.slice(0, listed).map(({ run, one }) => (
         <View key={one.id} style={{ gap: space(0.5) }}>
           <Body>{`${run.name}, ${momentText(one.at)}: ${cameText(one, style)}`}</Body>
           <Chips label={`${run.name}: whether it counts`}>
@@ -193,6 +206,12 @@ function OneKnown({
           </Chips>
         </View>
       ))}
+      {mine.length > listed ? (
+        <QuietAction
+          title={`${Math.min(LISTED, mine.length - listed)} more of ${mine.length - listed}`}
+          onPress={() => setListed(listed + LISTED)}
+        />
+      ) : null}
       <QuietAction title="Say it by hand" onPress={() => setAsking(true)} />
       <QuietAction
         title="Begin afresh"

@@ -24,6 +24,7 @@ import { NOTHING_SOUGHT, Sought, useFound } from './Sought';
 /** What was planned and what happened, for every closed run: looked for, told apart, baked again. */
 export function LogbookScreen() {
   const closed = useClosedRuns();
+  const router = useRouter();
   const [two, setTwo] = useState<readonly string[]>([]);
   const [comparing, setComparing] = useState(false);
   const [sought, setSought] = useState(NOTHING_SOUGHT);
@@ -50,6 +51,7 @@ export function LogbookScreen() {
       {closed.length === 0 ? (
         <Card title="No run is closed yet">
           <Body>Close a run after baking and it stands here: what was planned beside what came out.</Body>
+          <QuietAction title="To the runs" icon="runs" onPress={() => router.navigate('/')} />
         </Card>
       ) : null}
       {closed.length > FEW ? <Sought runs={closed} sought={sought} onSought={setSought} /> : null}
