@@ -66,7 +66,17 @@ function OpenSheet({ title, onClose, broad, children }: SheetProps) {
   );
 }
 
+/** What a sheet is for, kept under the thumb however long the sheet is. Its last child. */
+export function SheetFoot({ children }: { readonly children: ReactNode }) {
+  const { raised } = useTokens();
+  return <View style={[STYLES.sticks, STUCK, { backgroundColor: raised }]}>{children}</View>;
+}
+
+/** Only the browser knows it. */
+const STUCK = { position: 'sticky' } as unknown as ViewStyle;
+
 const STYLES = StyleSheet.create({
+  sticks: { bottom: 0, paddingTop: space(1), paddingBottom: space(3), marginBottom: -space(3) },
   over: { ...StyleSheet.absoluteFill },
   atFoot: { justifyContent: 'flex-end' },
   atSide: { justifyContent: 'center', alignItems: 'flex-end' },

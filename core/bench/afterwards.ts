@@ -1,6 +1,8 @@
-import type { ClockDoc, Inside, Line, RunDoc } from '../model/documents';
+import type { BenchEvent, ClockDoc, Inside, Line, RunDoc } from '../model/documents';
+import type { FinishKind } from '../model/kinds';
 import type { LinePlan } from '../plan';
 import { startClock } from './clock';
+import { FROSTING_EACH } from './leftOver';
 
 /** What somebody remembers of a line that was baked without the app. Left out or null where nobody knows. */
 export interface Remembered {
@@ -11,13 +13,18 @@ export interface Remembered {
   /** g of binder that went in, in all; and of coat on one piece. */
   readonly binderG: number | null;
   readonly coatG: number | null;
+  /** g of frosting on one piece; and how the pieces ended in their wells. */
+  readonly frostingG?: number | null;
+  readonly finish?: FinishKind | null;
+  /** Good ones of it, as they were counted or as they were planned. */
+  readonly made?: number;
 }
 
 /**
  * A run as it would stand had it been baked at the bench: loads with their times, what was weighed of it. Nothing is made up:
  * what nobody remembers stays open.
  * @param at ms since the epoch: when it was baked
- * @param newId for its clocks
+ * @param newId for its clocks and events
  */
 export function bakedAfterwards(
   run: RunDoc,
@@ -59,8 +66,20 @@ export function bakedAfterwards(
       ...(told.coatG !== null && coat
         ? { [coat.each.id]: Math.max(0.05, told.coatG - (coat.taken.value - coat.each.value)) }
         : {}),
+      ...(typeof told.frostingG === 'number' && told.frostingG > 0 && plan.has(FROSTING_EACH)
+        ? { [FROSTING_EACH]: told.frostingG }
+        : {}),
     };
     return { ...line, measured };
   });
-  return { ...run, lines, clocks: [...run.clocks, ...clocks] };
+  // How a line ended is told of that line: its closing carries it.
+  const closings = all.flatMap(({ lineId, finish, made = 0 }): BenchEvent[] =>
+    finish ? [{ id: newId(), at, what: 'line closed', lineId, made, finish }] : [],
+  );
+  return {
+    ...run,
+    lines,
+    clocks: [...run.clocks, ...clocks],
+    ...(closings.length > 0 ? { log: [...(run.log ?? []), ...closings] } : {}),
+  };
 }

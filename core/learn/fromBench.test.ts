@@ -1,6 +1,8 @@
 import { FAMILY_FILES } from '../../demo/families';
 import { recordLook, startClock } from '../bench';
+import { bakedAfterwards } from '../bench/afterwards';
 import { timesAt } from '../bench/places';
+import { runSchema } from '../model/documents';
 import type { BenchEvent, ClockDoc, KitchenDoc, LookSaw, RunFile } from '../model/documents';
 import type { Evidence } from '../model/evidence';
 import { planWhole, type LinePlan } from '../plan';
@@ -270,5 +272,22 @@ describe('frosting that was weighed', () => {
     expect(one?.of).toHaveLength(3);
     expect((one?.low ?? 0) / (one?.start.value ?? 1)).toBeCloseTo(1.3, 2);
     expect(learn([one as Evidence], AT)[0]?.mean).toBeGreaterThan(one?.start.value ?? 0);
+  });
+});
+
+describe('a batch that was baked without the app', () => {
+  it('teaches by how high it ended and what a piece took of its frosting, where somebody remembers', () => {
+    const frosted = only('cupcakes-frosted');
+    const one = plan(frosted);
+    const each = one.figure('frosting.each').value;
+    const told = { lineId: one.line.id, bakedS: null, inside: null, binderG: null, coatG: null };
+    let n = 0;
+    const baked = (over: object) =>
+      bakedAfterwards(frosted.run, [one], [{ ...told, ...over }], AT, () => `id-${(n += 1)}`);
+    const learned = (over: object) => taught(frosted, baked(over)).map(({ param }) => param);
+    expect(learned({})).toEqual([]);
+    expect(learned({ finish: 'high', made: 20 })).toEqual(['cake.density']);
+    expect(learned({ frostingG: each * 1.2 })).toEqual(['frosting.style']);
+    expect(runSchema.safeParse(baked({ finish: 'high', made: 20, frostingG: 9 })).success).toBe(true);
   });
 });

@@ -6,7 +6,7 @@ import { momentText } from '../../state/time';
 import { Compared } from '../../ui/compared';
 import { Sheet } from '../../ui/sheet';
 import { Body, Small } from '../../ui/text';
-import { FINISH_WORDS, isDomed } from '../runs/CloseSheet';
+import { FINISH_WORDS, isDomed } from '../runs/HowItCame';
 import { useRunWords } from '../runs/RunList';
 
 const shown = (value: number | null, unit: Pair['unit'], style: NumberStyle): string =>

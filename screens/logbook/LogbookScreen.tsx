@@ -12,7 +12,7 @@ import { Columns } from '../../ui/screen';
 import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 import { Again } from '../runs/Again';
-import { FINISH_WORDS, isDomed } from '../runs/CloseSheet';
+import { FINISH_WORDS, isDomed } from '../runs/HowItCame';
 import { useRunWords } from '../runs/RunList';
 import { CompareRuns } from './CompareRuns';
 import { Lessons } from './Lessons';

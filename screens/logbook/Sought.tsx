@@ -5,7 +5,7 @@ import { formulaIn, kitchenIn, type Docs } from '../../state/documents';
 import { useDocuments } from '../../state/store';
 import { momentText } from '../../state/time';
 import { ChoiceValue, Sentence, Words } from '../../ui/sentence';
-import { FINISH_WORDS } from '../runs/CloseSheet';
+import { FINISH_WORDS } from '../runs/HowItCame';
 import { useRunWords } from '../runs/RunList';
 
 export interface SoughtFor {

@@ -1,11 +1,11 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
-import { closedSchema, type Closed, type Inside, type Line, type RunDoc } from '../../core/model/documents';
+import { closedSchema, type Closed, type Inside, type RunDoc } from '../../core/model/documents';
 import { readWith } from '../../core/exchange/readWith';
 import { FROSTING_EACH, frostingFromLeft, frostingMade } from '../../core/bench/leftOver';
 import { benchStateOf, goingOn, type BenchState } from '../../core/bench/log';
-import type { FinishKind, FinishWords } from '../../core/plan';
+import type { FinishKind } from '../../core/plan';
 import { readNumberField } from '../../core/quantity';
 import { steadyNow } from '../../state/clock';
 import { newId } from '../../state/ids';
@@ -15,23 +15,12 @@ import { changeRunOf } from '../../state/store';
 import { useTypedMass } from '../../state/typedMass';
 import { Chip, Chips, MainAction } from '../../ui/actions';
 import { FieldFault } from '../../ui/fieldFault';
-import { Sheet } from '../../ui/sheet';
+import { Sheet, SheetFoot } from '../../ui/sheet';
 import { Small } from '../../ui/text';
-import { INSIDE } from './LogAfter';
 import { lineName } from '../day/day.words';
+import { FinishField, InsideField } from './HowItCame';
 import { NoteField } from './NoteField';
 import { PhotoField } from './PhotoField';
-
-export const FINISH_WORDS: Readonly<Record<FinishKind, string>> = {
-  sunk: 'sunk',
-  flat: 'flat',
-  gentle: 'gently domed',
-  high: 'high-domed',
-  over: 'ran over',
-};
-
-/** What bakes in wells of its own ends flat or domed; a pop or a mug does not. */
-export const isDomed = ({ family }: Line): boolean => family === 'cupcake' || family === 'mini';
 
 interface CloseProps {
   readonly run: RunDoc;
@@ -238,7 +227,9 @@ function LineForm({
       <Small>
         The other lines go on. The run is closed with the last of them, and what it taught is told then.
       </Small>
-      <MainAction title={`${lineName(run, lineId)}: done`} onPress={close} large />
+      <SheetFoot>
+        <MainAction title={`${lineName(run, lineId)}: done`} onPress={close} large />
+      </SheetFoot>
     </>
   );
 }
@@ -301,34 +292,9 @@ function RunForm({
       {left.field}
       <NoteField note={note} onNote={setNote} />
       <PhotoField photo={photo} onPhoto={setPhoto} />
-      <MainAction title="Into the logbook" onPress={close} large />
-    </>
-  );
-}
-
-function FinishField({
-  said,
-  finish,
-  onFinish,
-}: {
-  readonly said: FinishWords;
-  /** Null for as long as nobody has said so. */
-  readonly finish: FinishKind | null;
-  readonly onFinish: (finish: FinishKind) => void;
-}) {
-  return (
-    <>
-      <Small>{`How they ended. The plan said ${said.name}: tap what it was, and the next fill goes by it.`}</Small>
-      <Chips label="How they ended">
-        {(Object.keys(FINISH_WORDS) as FinishKind[]).map((kind) => (
-          <Chip
-            key={kind}
-            title={FINISH_WORDS[kind]}
-            selected={kind === (finish ?? said.kind)}
-            onPress={() => onFinish(kind)}
-          />
-        ))}
-      </Chips>
+      <SheetFoot>
+        <MainAction title="Into the logbook" onPress={close} large />
+      </SheetFoot>
     </>
   );
 }
@@ -354,30 +320,6 @@ function MadeField({
         error={fault !== null}
       />
       <FieldFault words={fault} />
-    </>
-  );
-}
-
-function InsideField({
-  inside,
-  onInside,
-}: {
-  readonly inside: Inside | null;
-  readonly onInside: (inside: Inside | null) => void;
-}) {
-  return (
-    <>
-      <Small>Inside they were. Leave it open, and the last look counts.</Small>
-      <Chips label="Inside they were">
-        {INSIDE.map(([id, title]) => (
-          <Chip
-            key={id}
-            title={title}
-            selected={inside === id}
-            onPress={() => onInside(inside === id ? null : id)}
-          />
-        ))}
-      </Chips>
     </>
   );
 }

@@ -4,32 +4,26 @@ import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { bakedAfterwards, type Remembered } from '../../core/bench/afterwards';
 import type { Inside, RunDoc } from '../../core/model/documents';
-import type { LinePlan } from '../../core/plan';
+import { FROSTING_EACH, frostingMade } from '../../core/bench/leftOver';
+import type { FinishKind, LinePlan } from '../../core/plan';
 import { fromShown, readNumberField, showText, typedUnit, type NumberStyle } from '../../core/quantity';
 import { steadyNow } from '../../state/clock';
 import { newId } from '../../state/ids';
 import { closeRun } from '../../state/learned';
 import type { RunPlan } from '../../state/plans';
 import { useNumberStyle } from '../../state/store';
-import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
+import { MainAction, QuietAction } from '../../ui/actions';
 import { FieldFault } from '../../ui/fieldFault';
-import { Sheet } from '../../ui/sheet';
+import { Sheet, SheetFoot } from '../../ui/sheet';
 import { Small, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
 import { lineName } from '../day/day.words';
+import { FinishField, InsideField } from './HowItCame';
 import { NoteField } from './NoteField';
 import { PhotoField } from './PhotoField';
 
-/** How a load was inside, in a baker's words. */
-export const INSIDE: readonly (readonly [Inside, string])[] = [
-  ['wet', 'still wet'],
-  ['right', 'just right'],
-  ['dry', 'a little dry'],
-  ['burnt', 'burnt'],
-];
-
 interface Field {
-  readonly id: 'made' | 'baked' | 'binder' | 'coat';
+  readonly id: 'made' | 'baked' | 'binder' | 'coat' | 'frosting';
   readonly label: string;
   readonly unit: 'pieces' | 'min' | 'g';
   readonly max: number;
@@ -37,7 +31,8 @@ interface Field {
 }
 
 /** What can be remembered of a line, each beside what was planned. */
-function fieldsOf({ parts }: LinePlan, style: NumberStyle): Field[] {
+function fieldsOf(plan: LinePlan, style: NumberStyle): Field[] {
+  const { parts } = plan;
   const { clocked, dough, coat, count } = parts;
   const field = (
     id: Field['id'],
@@ -80,6 +75,17 @@ function fieldsOf({ parts }: LinePlan, style: NumberStyle): Field[] {
     ...(coat
       ? [field('coat', 'Coat on one piece', 'g', 500, `planned ${showText(coat.taken.value, 'g', style)}`)]
       : []),
+    ...(frostingMade(plan) !== null
+      ? [
+          field(
+            'frosting',
+            'Frosting on one piece',
+            'g',
+            500,
+            `planned ${showText(plan.figure(FROSTING_EACH).value, 'g', style)}`,
+          ),
+        ]
+      : []),
   ];
 }
 
@@ -89,6 +95,7 @@ const SHORT: Readonly<Record<Field['id'], string>> = {
   baked: 'In the oven',
   binder: 'Binder',
   coat: 'Coat on one',
+  frosting: 'Frosting on one',
 };
 
 type Texts = Readonly<Record<string, string>>;
@@ -120,6 +127,7 @@ function LogForm({
   const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
   const [texts, setTexts] = useState<Texts>({});
   const [inside, setInside] = useState<Readonly<Record<string, Inside>>>({});
+  const [finish, setFinish] = useState<Readonly<Record<string, FinishKind>>>({});
   const [note, setNote] = useState('');
   const [photo, setPhoto] = useState<string | null>(null);
   const [faults, setFaults] = useState<Texts>({});
@@ -151,18 +159,22 @@ function LogForm({
         inside: inside[plan.line.id] ?? null,
         binderG: value('binder'),
         coatG: value('coat'),
+        frostingG: value('frosting'),
+        finish: finish[plan.line.id] ?? null,
+        made: value('made') ?? Math.round(plan.parts.count.made.value),
       };
     });
     const made = plans.reduce(
       (sum, plan) => sum + (values[`${plan.line.id}/made`] ?? Math.round(plan.parts.count.made.value)),
       0,
     );
-    const finish = plans.map(({ parts }) => parts.finish).find((one) => one !== null)?.kind ?? 'gentle';
+    const domed = plans.find(({ parts }) => parts.finish !== null);
+    const ended = (domed && (finish[domed.line.id] ?? domed.parts.finish?.kind)) ?? 'gentle';
     onDone();
     closeRun(
       `Log ${run.name}`,
       run.id,
-      { at, made, finish, note: note.trim(), ...(photo ? { photo } : {}) },
+      { at, made, finish: ended, note: note.trim(), ...(photo ? { photo } : {}) },
       (now) => bakedAfterwards(now, plans, remembered, at, () => newId('clock')),
     );
     router.navigate('/logbook');
@@ -191,24 +203,34 @@ function LogForm({
               </View>
             );
           })}
-          {plan.parts.clocked ? <Small soft={false}>Inside they were</Small> : null}
+          {plan.parts.finish ? (
+            <FinishField
+              said={plan.parts.finish}
+              of={lineName(run, plan.line.id)}
+              finish={finish[plan.line.id] ?? null}
+              onFinish={(now) => setFinish({ ...finish, [plan.line.id]: now })}
+            />
+          ) : null}
           {plan.parts.clocked ? (
-            <Chips label={`Inside it was, ${lineName(run, plan.line.id)}`}>
-              {INSIDE.map(([id, title]) => (
-                <Chip
-                  key={id}
-                  title={title}
-                  selected={inside[plan.line.id] === id}
-                  onPress={() => setInside({ ...inside, [plan.line.id]: id })}
-                />
-              ))}
-            </Chips>
+            <InsideField
+              of={lineName(run, plan.line.id)}
+              inside={inside[plan.line.id] ?? null}
+              onInside={(now) =>
+                setInside(
+                  now === null
+                    ? Object.fromEntries(Object.entries(inside).filter(([id]) => id !== plan.line.id))
+                    : { ...inside, [plan.line.id]: now },
+                )
+              }
+            />
           ) : null}
         </View>
       ))}
       <NoteField note={note} onNote={setNote} />
       <PhotoField photo={photo} onPhoto={setPhoto} />
-      <MainAction title="Into the logbook" onPress={save} large />
+      <SheetFoot>
+        <MainAction title="Into the logbook" onPress={save} large />
+      </SheetFoot>
     </View>
   );
 }
