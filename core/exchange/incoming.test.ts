@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../../demo';
-import { kitchenSchema, type AnyDoc, type KitchenDoc, type RunDoc } from '../model/documents';
+import {
+  formulaSchema,
+  kitchenSchema,
+  pieceSchema,
+  runSchema,
+  type AnyDoc,
+  type KitchenDoc,
+  type RunDoc,
+} from '../model/documents';
+import { FIELD_WORDS } from './incoming.words';
 import { choicesFor, chosen, incomingOf, kitchensTogether, same } from './incoming';
 
 const RUNS = demoRuns('2026-11-25T09:30');
@@ -20,6 +29,25 @@ describe('what a file would change', () => {
     const all = incomingOf([changed, ...DEMO_FORMULAS], here([RUN]), keyOf);
     expect(all[0]).toMatchObject({ is: 'differs', fields: ['name', 'when it is to be ready'] });
     expect(all.filter(({ is }) => is === 'new')).toHaveLength(DEMO_FORMULAS.length);
+  });
+
+  it('names the things that differ, and what becomes of a count', () => {
+    const [line] = RUN.lines;
+    if (!line) throw new Error('the run has a line');
+    const more: RunDoc = { ...RUN, lines: [{ ...line, count: line.count + 12 }, ...RUN.lines.slice(1)] };
+    const ovens = DEMO_KITCHEN.ovens.map((one, i) => (i === 0 ? { ...one, name: 'The left one' } : one));
+    const tins = DEMO_KITCHEN.tins.slice(1);
+    const all = incomingOf([more, { ...DEMO_KITCHEN, ovens, tins }], here([RUN, DEMO_KITCHEN]), keyOf);
+    const [first, second] = all.map(({ fields }) => fields);
+    expect(first).toEqual([`what is made (${line.count} pieces here, ${line.count + 12} in the file)`]);
+    expect(second).toEqual([`tins (${DEMO_KITCHEN.tins[0]?.name})`, 'ovens (The left one)']);
+  });
+
+  it('has a word for every field that a document has', () => {
+    for (const schema of [kitchenSchema, runSchema, formulaSchema, pieceSchema])
+      for (const field of Object.keys(schema.shape))
+        if (!['kind', 'version', 'id'].includes(field))
+          expect([field, FIELD_WORDS[field]]).not.toContain(undefined);
   });
 
   it('takes no notice of the order in which fields were written', () => {

@@ -1,4 +1,5 @@
 import type { AnyDoc, KitchenDoc } from '../model/documents';
+import { FIELD_WORDS, listed, piecesOf } from './incoming.words';
 import { takeTurns, wentOn } from './turns';
 
 /** What a document of a file is beside the one of the same name that is here. */
@@ -22,24 +23,31 @@ const ordered = (_key: string, value: unknown): unknown =>
 export const same = (a: unknown, b: unknown): boolean =>
   JSON.stringify(a, ordered) === JSON.stringify(b, ordered);
 
-/** Fields by the words that people have for them; what is not named here is told by its own. */
-const FIELDS: Readonly<Record<string, string>> = {
-  readyAt: 'when it is to be ready',
-  lines: 'lines',
-  clocks: 'clocks',
-  closed: 'how it was closed',
-  log: 'what happened at the bench',
-  measured: 'what was measured',
-  text: 'its text',
-  beliefs: 'what is known and learned',
-  prefs: 'how numbers read',
-  store: 'the cupboard',
-  kept: 'what is put away',
-  ownMeasures: 'measures of one’s own',
-  ownThings: 'ingredients of one’s own',
-  scaleStepG: 'the scale',
-  money: 'what work costs',
-};
+/** A field in which two documents differ, with what of it differs where that has a name. */
+function told(field: string, mine: unknown, theirs: unknown): string {
+  const words = FIELD_WORDS[field] ?? field;
+  if (!Array.isArray(mine) || !Array.isArray(theirs)) return words;
+  const [here, there] = [mine, theirs].map(
+    (all: readonly unknown[]) => new Map(all.map((one) => [idOf(one), one])),
+  );
+  const apart = [...new Set([...(here?.keys() ?? []), ...(there?.keys() ?? [])])]
+    .map((id) => [here?.get(id), there?.get(id)] as const)
+    .filter(([a, b]) => !same(a, b));
+  return listed(
+    words,
+    apart.flatMap(([a, b]) => {
+      const name = nameIn(b) ?? nameIn(a);
+      if (name !== null) return [name];
+      const [from, to] = [countIn(a), countIn(b)];
+      return from === null || to === null || from === to ? [] : [piecesOf(from, to)];
+    }),
+  );
+}
+
+const nameIn = (one: unknown): string | null =>
+  isRecord(one) && typeof one.name === 'string' && one.name !== '' ? one.name : null;
+const countIn = (one: unknown): number | null =>
+  isRecord(one) && typeof one.count === 'number' ? one.count : null;
 
 /** What each document of a file is beside what is here, what differs first. */
 export function incomingOf(
@@ -55,14 +63,11 @@ export function incomingOf(
       const base = { key, kind: doc.kind, name: doc.name, fields: [] };
       if (!known) return { ...base, is: 'new' };
       if (same(known, doc)) return { ...base, is: 'same' };
-      const fields = [...new Set([...Object.keys(known), ...Object.keys(doc)])].filter(
-        (field) =>
-          !same(
-            (known as unknown as Record<string, unknown>)[field],
-            (doc as unknown as Record<string, unknown>)[field],
-          ),
-      );
-      return { ...base, is: 'differs', fields: fields.map((field) => FIELDS[field] ?? field) };
+      const of = (one: AnyDoc, field: string) => (one as unknown as Record<string, unknown>)[field];
+      const fields = [...new Set([...Object.keys(known), ...Object.keys(doc)])]
+        .filter((field) => !same(of(known, field), of(doc, field)))
+        .map((field) => told(field, of(known, field), of(doc, field)));
+      return { ...base, is: 'differs', fields: [...new Set(fields)] };
     })
     .sort((a, b) => order[a.is] - order[b.is]);
 }

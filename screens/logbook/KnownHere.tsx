@@ -68,7 +68,11 @@ export function KnownHere({ kitchen }: { readonly kitchen: KitchenDoc }) {
       ))}
       {kinds.length > 0 ? <Strong>For others of the kind, until they are used</Strong> : null}
       {kinds.map((known) => row(known, known.thing ? `any other ${known.thing}` : 'any other'))}
-      <Sheet title={opened?.label ?? ''} visible={opened !== undefined} onClose={() => setOpen(null)}>
+      <Sheet
+        title={opened ? longName(opened.thing || 'any other', opened.learned.param) : ''}
+        visible={opened !== undefined}
+        onClose={() => setOpen(null)}
+      >
         {opened ? <OneKnown known={opened} runs={runs} onDone={() => setOpen(null)} /> : null}
       </Sheet>
     </Card>
@@ -185,7 +189,7 @@ function OneKnown({
   const [listed, setListed] = useState(LISTED);
   return (
     <>
-      <Strong>{`${whose}: ${beliefText({ param, mean, spread }, style)}`}</Strong>
+      <Strong>{beliefText({ param, mean, spread }, style)}</Strong>
       <Small
         soft={false}
       >{`It began at ${beliefText({ param, mean: start.value, spread: start.spread }, style)}.`}</Small>
