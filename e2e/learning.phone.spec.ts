@@ -55,7 +55,9 @@ test('a run closed at the bench teaches its oven: the lesson is told, the next p
   await page.goto('/logbook');
   await page.getByRole('radio', { name: 'No, a slip' }).first().click();
   await page.getByRole('tab', { name: 'Learned' }).click();
-  await expect(page.getByRole('button', { name: /Hall oven, baking time: .*all its batches left out/ })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: /Hall oven, baking time: .*all its batches left out/ }),
+  ).toBeVisible();
   expect((await bakingTime(page)).low).toBe(before.low);
   await page.goto('/logbook');
   await page.getByRole('radio', { name: 'From now on' }).first().click();
@@ -136,9 +138,7 @@ test('how high they ended and what frosting was left change the next fill and th
   await expect(
     page.getByRole('button', { name: /^Honey and thyme, how light it bakes.*from one batch/ }),
   ).toBeVisible();
-  await expect(
-    page.getByRole('button', { name: /, frosting: .*from one batch/ }).first(),
-  ).toBeVisible();
+  await expect(page.getByRole('button', { name: /, frosting: .*from one batch/ }).first()).toBeVisible();
   // The same run planned anew has less batter in a well.
   await page.goto('/logbook');
   await page.getByRole('button', { name: 'Bake High ones again, on another date' }).click();
@@ -152,4 +152,28 @@ test('how high they ended and what frosting was left change the next fill and th
       return Number(/: (?:about )?([\d.]+)/.exec(label)?.[1] ?? NaN);
     })
     .toBeLessThan(fill);
+});
+
+test('a batch that was never planned is logged from the logbook, for the day that it was baked', async ({
+  page,
+}) => {
+  await openApp(page, '/logbook', { past: false });
+  await page.getByRole('button', { name: 'Log a batch that is baked already' }).click();
+  await page
+    .getByRole('dialog', { name: 'Which batch was it?' })
+    .getByRole('button', { name: 'Cupcakes', exact: true })
+    .click();
+  await page.getByRole('radio', { name: 'Plum and rye' }).click();
+  await page.getByRole('radio', { name: '24', exact: true }).click();
+  await page.getByRole('radio', { name: /16:00.*yesterday/ }).click();
+  await page.getByRole('button', { name: 'Say what came' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Baked without the app' });
+  await sheet.getByLabel('Good ones that came out').fill('23');
+  await sheet.getByLabel('In the oven, a load').fill('26');
+  await sheet.getByRole('radio', { name: 'just right' }).click();
+  await sheet.getByRole('button', { name: 'Into the logbook' }).click();
+  await expect(page.getByText(/^Tuesday 24 November 2026, 16:00\. 24 Plum and rye\.$/)).toBeVisible();
+  await expect(page.getByText(/oven runs \d+ % slow\. From now on/)).toBeVisible();
+  await page.getByRole('button', { name: /^Undo/ }).first().click();
+  await expect(page.getByText('No run is closed yet')).toBeVisible();
 });

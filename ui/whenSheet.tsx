@@ -12,11 +12,12 @@ const HOURS = Array.from({ length: 24 }, (_, hour) => hour);
 const MINUTES = ['00', '15', '30', '45'];
 const DAYS_AHEAD = 21;
 
-/** Asks for a day and an hour: today and three weeks on, in quarters of an hour. */
+/** Asks for a day and an hour: today and three weeks on, or back, in quarters of an hour. */
 export function WhenSheet({
   visible,
   value,
   now,
+  past = false,
   onClose,
   onSave,
 }: {
@@ -24,12 +25,14 @@ export function WhenSheet({
   /** Local time. */
   readonly value: string;
   readonly now: number;
+  /** It has been: days that lie behind. */
+  readonly past?: boolean;
   readonly onClose: () => void;
   readonly onSave: (local: string) => void;
 }) {
   return (
-    <Sheet title="Ready when" visible={visible} onClose={onClose}>
-      {visible ? <WhenForm value={value} now={now} onSave={onSave} /> : null}
+    <Sheet title={past ? 'When it was ready' : 'Ready when'} visible={visible} onClose={onClose}>
+      {visible ? <WhenForm value={value} now={now} past={past} onSave={onSave} /> : null}
     </Sheet>
   );
 }
@@ -37,10 +40,12 @@ export function WhenSheet({
 function WhenForm({
   value,
   now,
+  past,
   onSave,
 }: {
   readonly value: string;
   readonly now: number;
+  readonly past: boolean;
   readonly onSave: (local: string) => void;
 }) {
   const first = dateOf(value);
@@ -51,11 +56,13 @@ function WhenForm({
   // Quarters of an hour, and the minutes that it has now.
   const minutes = MINUTES.includes(given) ? MINUTES : [...MINUTES, given].sort();
   const [fault, setFault] = useState<string | null>(null);
-  const days = Array.from({ length: DAYS_AHEAD }, (_, i) => addDays(now, i));
+  const days = Array.from({ length: DAYS_AHEAD }, (_, i) => addDays(now, past ? -i : i));
   const save = () => {
     const local = `${day}T${String(hour).padStart(2, '0')}:${minute}`;
     if (!exists(local)) setFault('The clocks are put forward over that hour. Choose another.');
-    else if (dateOf(local).getTime() < now) setFault('That hour has passed. Choose a later one.');
+    else if (past && dateOf(local).getTime() > now)
+      setFault('That hour is still to come. Choose an earlier one.');
+    else if (!past && dateOf(local).getTime() < now) setFault('That hour has passed. Choose a later one.');
     else onSave(local);
   };
   return (

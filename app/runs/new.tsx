@@ -4,6 +4,13 @@ import { later } from '../../screens/later';
 const NewRunScreen = later('NewRunScreen');
 
 export default function NewRun() {
-  const { formula, piece } = useLocalSearchParams<{ formula?: string; piece?: string }>();
-  return <NewRunScreen key={`${piece ?? ''} ${formula ?? ''}`} formula={formula} piece={piece} />;
+  const { formula, piece, log } = useLocalSearchParams<{ formula?: string; piece?: string; log?: string }>();
+  return (
+    <NewRunScreen
+      key={`${piece ?? ''} ${formula ?? ''} ${log ?? ''}`}
+      formula={formula}
+      piece={piece}
+      log={log === '1'}
+    />
+  );
 }

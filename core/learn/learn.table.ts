@@ -42,7 +42,7 @@ export const KIND_SHARE = 0.4;
 export const FADES_A_YEAR = 0.25;
 
 /** One outcome in so many is a slip: a door that stood open, a scale that was not tared. Basis: judgement. */
-export const SLIPS = 0.05;
+export const SLIPS = 0.03;
 /** A slip lies so many times as far off as an outcome usually does. */
 export const SLIP_TIMES = 6;
 

@@ -17,6 +17,7 @@ import { useRunWords } from '../runs/RunList';
 import { CompareRuns } from './CompareRuns';
 import { Lessons } from './Lessons';
 import { PutAway } from './PutAway';
+import { ToLog } from './ToLog';
 import { LogbookFrame } from './LogbookFrame';
 import { useClosedRuns } from './closedRuns';
 import { NOTHING_SOUGHT, Sought, useFound } from './Sought';
@@ -55,6 +56,7 @@ export function LogbookScreen() {
         </Card>
       ) : null}
       {closed.length > FEW ? <Sought runs={closed} sought={sought} onSought={setSought} /> : null}
+      <ToLog />
       {closed.length > 0 && found.length === 0 ? (
         <Body>No batch is like that. Let one of the words above go.</Body>
       ) : null}

@@ -1,4 +1,4 @@
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
@@ -12,6 +12,7 @@ import { newId } from '../../state/ids';
 import { closeRun } from '../../state/learned';
 import type { RunPlan } from '../../state/plans';
 import { useNumberStyle } from '../../state/store';
+import { dateOf } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { FieldFault } from '../../ui/fieldFault';
 import { Sheet, SheetFoot } from '../../ui/sheet';
@@ -102,7 +103,9 @@ type Texts = Readonly<Record<string, string>>;
 
 /** A run that was baked without the app, told in a minute: only what somebody remembers. */
 export function LogAfter({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
-  const [open, setOpen] = useState(false);
+  // Whoever comes to log it is asked at once.
+  const { log } = useLocalSearchParams<{ log?: string }>();
+  const [open, setOpen] = useState(log === '1');
   return (
     <>
       <QuietAction title="It is baked already: log it" onPress={() => setOpen(true)} />
@@ -149,7 +152,8 @@ function LogForm({
       }
     setFaults(wrong);
     if (Object.keys(wrong).length > 0) return;
-    const at = steadyNow();
+    // As it was baked, where that is over; else now.
+    const at = Math.min(steadyNow(), dateOf(run.readyAt).getTime());
     const remembered = plans.map((plan): Remembered => {
       const value = (id: Field['id']) => values[`${plan.line.id}/${id}`] ?? null;
       const minutes = value('baked');

@@ -8,7 +8,16 @@ import { useNow } from '../../state/clock';
 import { formulasIn, piecesIn } from '../../state/documents';
 import { newId } from '../../state/ids';
 import { changeRun, useDocuments, useKitchen, useScreen } from '../../state/store';
-import { onText, localAt, localNow, toSaturday, whenText } from '../../state/time';
+import {
+  clockText,
+  dateOf,
+  dayText,
+  localAt,
+  localNow,
+  onText,
+  toSaturday,
+  whenText,
+} from '../../state/time';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { FieldFault } from '../../ui/fieldFault';
@@ -40,6 +49,20 @@ export function readyChoices(now: number): { local: string; title: string; detai
   });
 }
 
+/** Hours at which people have baked: just now, yesterday afternoon, last Saturday at four. */
+export function pastChoices(now: number): { local: string; title: string; detail: string }[] {
+  const locals = [
+    localNow(Math.floor(now / (HOUR / 2)) * (HOUR / 2)),
+    localAt(now, -1, 16),
+    localAt(now, toSaturday(now) - 7, 16),
+  ];
+  return [...new Set(locals)].map((local) => ({
+    local,
+    title: clockText(local),
+    detail: dayText(dateOf(local), now),
+  }));
+}
+
 /** What crumb may come from besides a formula: as much as there is, to be put right in the sentence. */
 const NO_BAKING: readonly { readonly id: string; readonly title: string; readonly start: CrumbStart }[] = [
   { id: 'leftovers', title: 'Leftover cake', start: { from: 'leftovers', massG: 500 } },
@@ -58,9 +81,12 @@ function battersFor(family: Family, formulas: readonly FormulaDoc[]): FormulaDoc
 export function NewRunScreen({
   formula: preset,
   piece,
+  log = false,
 }: {
   readonly formula?: string;
   readonly piece?: string;
+  /** It has been baked already, and is only to be logged. */
+  readonly log?: boolean;
 }) {
   const family: Family = piece !== undefined && piece in FAMILY_WORDS ? (piece as Family) : 'cupcake';
   const noBaking = family === 'pop' || family === 'cakesicle' ? NO_BAKING : [];
@@ -81,7 +107,7 @@ export function NewRunScreen({
     waitFor(setFormulaId);
     return () => waitFor(null);
   }, [waitFor]);
-  const choices = readyChoices(now);
+  const choices = log ? pastChoices(now) : readyChoices(now);
   const counts = family === 'mug' ? MUG_COUNTS : COUNTS;
   const ownCount = count !== null && !counts.includes(count);
   const ownWhen = readyAt !== null && !choices.some((choice) => choice.local === readyAt);
@@ -122,15 +148,22 @@ export function NewRunScreen({
       closed: null,
     };
     changeRun(`Start ${run.name}`, run);
-    router.replace(stageHref(run.id, 'sums'));
+    if (log) router.replace({ pathname: '/runs/[id]/bake', params: { id: run.id, log: '1' } });
+    else router.replace(stageHref(run.id, 'sums'));
   };
 
   return (
     <Screen
       title={FAMILY_WORDS[family].title}
-      under="A new run"
-      onBack={() => router.navigate('/')}
-      foot={<MainAction title={missing ?? 'Start'} disabled={missing !== null} onPress={start} />}
+      under={log ? 'Baked already, for the logbook' : 'A new run'}
+      onBack={() => router.navigate(log ? '/logbook' : '/')}
+      foot={
+        <MainAction
+          title={missing ?? (log ? 'Say what came' : 'Start')}
+          disabled={missing !== null}
+          onPress={start}
+        />
+      }
     >
       <Heading level={3}>Which formula</Heading>
       {formulas.length + noBaking.length + pieces.length === 0 ? (
@@ -178,8 +211,8 @@ export function NewRunScreen({
           onPress={() => setAsking('count')}
         />
       </Chips>
-      <Heading level={3}>Ready when</Heading>
-      <Chips label="Ready when">
+      <Heading level={3}>{log ? 'When it was' : 'Ready when'}</Heading>
+      <Chips label={log ? 'When it was' : 'Ready when'}>
         {choices.map((choice) => (
           <Chip
             key={choice.local}
@@ -211,6 +244,7 @@ export function NewRunScreen({
         visible={asking === 'when'}
         value={readyAt ?? choices.at(-1)?.local ?? localNow(now)}
         now={now}
+        past={log}
         onClose={() => setAsking(null)}
         onSave={(local) => {
           setReadyAt(local);
