@@ -83,6 +83,9 @@ interface ScreenState {
   /** The line that is looked at, by run. */
   readonly lines: Readonly<Record<string, string>>;
   readonly lookAt: (runId: string, lineId: string) => void;
+  /** The run whose batch is to be told at once, once its bench is there. */
+  readonly logging: string | null;
+  readonly askLog: (runId: string | null) => void;
   /** Whether something is being brought in. */
   readonly bringing: boolean;
   readonly setBringing: (bringing: boolean) => void;
@@ -95,6 +98,8 @@ export const useScreen = create<ScreenState>((set) => ({
   why: null,
   askWhy: (runId, lineId, figureId) => set({ why: { runId, lineId, figureId } }),
   closeWhy: () => set({ why: null }),
+  logging: null,
+  askLog: (logging) => set({ logging }),
   bringing: false,
   setBringing: (bringing) => set({ bringing }),
   awaiting: null,

@@ -2,13 +2,14 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { runsIn } from '../../state/documents';
-import { useDocuments } from '../../state/store';
+import { useDocuments, useScreen } from '../../state/store';
 import { dateOf, dayText } from '../../state/time';
 import { useNow } from '../../state/clock';
 import { QuietAction } from '../../ui/actions';
 import { Sheet } from '../../ui/sheet';
 import { Small, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
+import { stageHref } from '../runs/stages';
 import { FAMILY_WORDS } from '../runs/words';
 
 /** A batch that was baked without the app: which run it was, or what it was where none was planned. */
@@ -43,7 +44,8 @@ function Which({ onGo }: { readonly onGo: () => void }) {
               label={`${name}, ready ${dayText(dateOf(readyAt), now)}`}
               onPress={() => {
                 onGo();
-                router.navigate({ pathname: '/runs/[id]/bake', params: { id, log: '1' } });
+                useScreen.getState().askLog(id);
+                router.navigate(stageHref(id, 'bake'));
               }}
             />
           ))}

@@ -1,5 +1,5 @@
-import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useRouter } from 'expo-router';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { bakedAfterwards, type Remembered } from '../../core/bench/afterwards';
@@ -11,7 +11,7 @@ import { steadyNow } from '../../state/clock';
 import { newId } from '../../state/ids';
 import { closeRun } from '../../state/learned';
 import type { RunPlan } from '../../state/plans';
-import { useNumberStyle } from '../../state/store';
+import { useNumberStyle, useScreen } from '../../state/store';
 import { dateOf } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { FieldFault } from '../../ui/fieldFault';
@@ -104,8 +104,8 @@ type Texts = Readonly<Record<string, string>>;
 /** A run that was baked without the app, told in a minute: only what somebody remembers. */
 export function LogAfter({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
   // Whoever comes to log it is asked at once.
-  const { log } = useLocalSearchParams<{ log?: string }>();
-  const [open, setOpen] = useState(log === '1');
+  const [open, setOpen] = useState(() => useScreen.getState().logging === run.id);
+  useEffect(() => useScreen.getState().askLog(null), []);
   return (
     <>
       <QuietAction title="It is baked already: log it" onPress={() => setOpen(true)} />

@@ -148,8 +148,8 @@ export function NewRunScreen({
       closed: null,
     };
     changeRun(`Start ${run.name}`, run);
-    if (log) router.replace({ pathname: '/runs/[id]/bake', params: { id: run.id, log: '1' } });
-    else router.replace(stageHref(run.id, 'sums'));
+    if (log) useScreen.getState().askLog(run.id);
+    router.replace(stageHref(run.id, log ? 'bake' : 'sums'));
   };
 
   return (
