@@ -114,7 +114,6 @@ function addHollow(f: PlanFigures, tin: TinDoc, shape: WellShape): Pick<WellPart
 }
 
 /** Bake loss by the size of the well: the kitchen may know it for the tin, or for the batter. */
-const lossOfWell = 0;
 function lossOf(tin: TinDoc, volumeMl: number, formula: KnownFormula): Losing {
   const size = WELL_SIZES.find(({ belowMl }) => volumeMl < belowMl);
   if (!size) throw new Error('invariant: the last class of wells has no end');
