@@ -6,7 +6,7 @@ import type { RunPlan } from '../../core/plan';
 import type { RunDay } from '../../core/schedule/chores';
 import { calendarText } from '../../state/dayCalendar';
 import { useNow } from '../../state/clock';
-import { fileName, saveFile } from '../../state/exchange';
+import { fileName, saveFile } from '../../state/saveFile';
 import { useRunDay } from '../../state/runDay';
 import { changeRunOf, useKitchen } from '../../state/store';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';

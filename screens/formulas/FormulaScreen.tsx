@@ -1,5 +1,5 @@
 import { recipeLd, recipeMarkdown } from '../../core/exchange/recipe';
-import { fileStem, saveFile } from '../../state/exchange';
+import { fileStem, saveFile } from '../../state/saveFile';
 import { counted } from '../../core/quantity';
 import { useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState } from 'react';

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { Snapshot } from '../../core/exchange/snapshot';
 import { counted } from '../../core/quantity';
 import { keyOf } from '../../state/documents';
-import { saveFile } from '../../state/exchange';
+import { saveFile } from '../../state/saveFile';
 import {
   goBackTo,
   keepNow,

@@ -17,7 +17,7 @@ import {
 } from '../../core/logbook';
 import { KEPT_PLACES, type Line, type RunDoc } from '../../core/model/documents';
 import { formatNumber, join, show, type NumberStyle } from '../../core/quantity';
-import { fileStem, saveFile } from '../../state/exchange';
+import { fileStem, saveFile } from '../../state/saveFile';
 import { usePlanOf, useRun, type LinePlan, type RunPlan } from '../../state/plans';
 import { useNumberStyle } from '../../state/store';
 import { dateOf, localNow, longDateText } from '../../state/time';

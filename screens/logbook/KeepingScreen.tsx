@@ -5,7 +5,7 @@ import { bestBy, byDay, daysBetween, mayGo, movedTo, takenOut } from '../../core
 import { KEPT_PLACES, type Kept, type KitchenDoc } from '../../core/model/documents';
 import { useNow } from '../../state/clock';
 import { KITCHEN_KEY } from '../../state/documents';
-import { saveFile } from '../../state/exchange';
+import { saveFile } from '../../state/saveFile';
 import { keptCalendarText } from '../../state/keptCalendar';
 import { change, useKitchen } from '../../state/store';
 import { dateOf, dayText, localNow } from '../../state/time';

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { beliefsCsv, ingredientsCsv, logCsv, outcomesCsv } from '../../core/exchange/tables';
 import type { KitchenDoc, RunDoc } from '../../core/model/documents';
-import { saveFile } from '../../state/exchange';
+import { saveFile } from '../../state/saveFile';
 import { QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Small } from '../../ui/text';

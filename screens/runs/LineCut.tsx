@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { Ref } from '../../core/figure';
 import type { LinePlan } from '../../core/plan';
 import { showText, type NumberStyle } from '../../core/quantity';
-import { fileStem, saveFile } from '../../state/exchange';
+import { fileStem, saveFile } from '../../state/saveFile';
 import { useNumberStyle } from '../../state/store';
 import { QuietAction } from '../../ui/actions';
 import { CutDrawing } from '../../ui/cut';

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { counted } from '../../core/quantity';
 import type { Crossing, Docs, Refusal } from '../../state/documents';
-import { saveFile } from '../../state/exchange';
+import { saveFile } from '../../state/saveFile';
 import { everythingText } from '../../state/snapshots';
 import { useDocuments } from '../../state/store';
 import { QuietAction } from '../../ui/actions';

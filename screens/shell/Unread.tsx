@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { Refusal } from '../../state/documents';
-import { saveFile } from '../../state/exchange';
+import { saveFile } from '../../state/saveFile';
 import { rawText } from '../../state/snapshots';
 import { QuietAction } from '../../ui/actions';
 import { StoneBands } from '../../ui/card';
