@@ -135,9 +135,14 @@ function sentences(
       const portion = plan?.parts.portion ?? plan?.parts.dough?.portion;
       const made = Math.round(plan?.parts.count.made.value ?? 0);
       const number = scopeParts(of).id ?? '';
+      // As its number has it: what the plan had, before it was rounded to the scale.
+      const level =
+        plan?.has('size.scoop') && plan.has('dough.density')
+          ? plan.figure('size.scoop').value * plan.figure('dough.density').value * start.value
+          : null;
       out.unshift(
-        portion
-          ? LESSON.scoop(number, gramsText(portion.value), gramsText(portion.value / factor))
+        portion && level !== null
+          ? LESSON.scoop(number, gramsText(portion.value), gramsText(level))
           : LESSON.other(`Scoop ${number}`, factor),
       );
       // Of as much dough.
