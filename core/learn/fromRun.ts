@@ -3,6 +3,7 @@ import { hurried } from '../bench/clock';
 import { WET_UNTIL } from '../bench/looks';
 import { benchStateOf, type BenchState } from '../bench/log';
 import { stemOf } from '../bench/amounts';
+import { FROSTING_EACH } from '../bench/leftOver';
 import type { ClockDoc, Inside, Line, RunDoc, RunFile } from '../model/documents';
 import type { Evidence } from '../model/evidence';
 import { planWhole, type FinishKind, type LinePlan } from '../plan';
@@ -19,7 +20,7 @@ type File = Pick<RunFile, 'run' | 'formulas' | 'kitchen'>;
 const CRUMB = /^crumb\.\d+$/;
 
 /** Figures that say what came of a thing: what was measured of them is held against what was expected. */
-const OUTCOMES = new Set(['binder.added', 'coat.each', 'frosting.each']);
+const OUTCOMES = new Set(['binder.added', 'coat.each', FROSTING_EACH]);
 
 /**
  * What a closed run says of its kitchen, each outcome against what was expected with nothing learned: so no lesson feeds on
@@ -66,9 +67,9 @@ export function evidenceOf(file: File, at: number): Evidence[] {
     const kind = domed.get(line.id);
     const given = asGiven?.lines.find((one) => one.line.id === line.id);
     if (kind && given?.planned) risen(seen, plan, kind, given.parts.portion?.value ?? 0);
-    const frosted = line.measured['frosting.each'];
+    const frosted = line.measured[FROSTING_EACH];
     if (frosted !== undefined)
-      seen.through('frosting.each', PARAMS.frostingStyle.key, [frosted, frosted], frosted);
+      seen.through(FROSTING_EACH, PARAMS.frostingStyle.key, [frosted, frosted], frosted);
     const unweighed = whole(plan.line.id);
     if (unweighed) crumbed(new Seen(unweighed, run.id, at, seen.all), unweighed, line);
     bound(seen, plan, line, state);

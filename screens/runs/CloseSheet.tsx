@@ -251,6 +251,7 @@ function RunForm({
   const state = benchStateOf(run.log ?? []);
   const open = plans.filter(({ line }) => !state.closedLines.has(line.id));
   const said = open.map(({ parts }) => parts.finish).find((one) => one !== null) ?? null;
+  const domed = open.filter(({ parts }) => parts.finish !== null).length;
   const before = [...state.closedLines.values()].reduce((sum, one) => sum + one.made, 0);
   const made = useMade(before + madeOf(run, plans, state));
   // What is left of a bowl is told of one line only where no other is frosted.
@@ -285,7 +286,7 @@ function RunForm({
   return (
     <>
       {made.field}
-      {said ? <FinishField said={said} finish={finish} onFinish={setFinish} /> : null}
+      {said ? <FinishField said={said} teaches={domed === 1} finish={finish} onFinish={setFinish} /> : null}
       {run.clocks.some(({ endedAt }) => endedAt !== null) ? (
         <InsideField inside={inside} onInside={setInside} />
       ) : null}

@@ -26,19 +26,26 @@ const INSIDE: readonly (readonly [Inside, string])[] = [
 export function FinishField({
   said,
   of,
+  teaches = true,
   finish,
   onFinish,
 }: {
   readonly said: FinishWords;
   /** Which pieces, where a sheet asks of several. */
   readonly of?: string;
+  /** It is told of one line: of several together it says nothing of any. */
+  readonly teaches?: boolean;
   /** Null for as long as nobody has said so. */
   readonly finish: FinishKind | null;
   readonly onFinish: (finish: FinishKind) => void;
 }) {
   return (
     <>
-      <Small>{`How they ended. The plan said ${said.name}: tap what it was, and the next fill goes by it.`}</Small>
+      <Small>
+        {teaches
+          ? `How they ended. The plan said ${said.name}: tap what it was, and the next fill goes by it.`
+          : `How they ended. The plan said ${said.name}.`}
+      </Small>
       <Chips label={['How they ended', of].filter(Boolean).join(', ')}>
         {(Object.keys(FINISH_WORDS) as FinishKind[]).map((kind) => (
           <Chip
