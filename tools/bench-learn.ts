@@ -78,12 +78,18 @@ function kitchen(seed: number): Held[] {
     coat: Math.exp((coat.sd / coat.value) * chance.normal()),
     loss: loss.value + loss.sd * chance.normal(),
   };
+  // What else the plan doubts of its time and a kitchen has always: its cake's doneness, its tin, and what steams off.
+  const beside = besideOf(start).reduce(
+    (sum, { ofTime, param }) =>
+      sum + ofTime * (param === WHAT.yield ? (hidden.loss - loss.value) / loss.sd : chance.normal()),
+    0,
+  );
   const trueS = trueBakeS(start, { ...hidden, coatThick: 1, sticks: false, warmRoom: false, more: null });
   if (trueS === null) throw new Error('invariant: pops bake in an oven');
   const startS = start.parts.clocked?.time.value ?? 0;
   /** What is true of each, on the scale of its parameter. */
   const truth: Record<What, number> = {
-    'baking time': Math.log(trueS / startS),
+    'baking time': Math.log(trueS / startS) + beside,
     yield: hidden.loss - loss.value,
     binder: Math.log(hidden.thirst),
     coat: Math.log(hidden.coat),
@@ -106,6 +112,20 @@ function kitchen(seed: number): Held[] {
     evidence.push(...baked(evidence, at, came, loss.value));
   }
   return out;
+}
+
+/** Parameters of a kitchen, beside its oven's own, that move its time; each by so much of it for one standard deviation. */
+function besideOf(plan: LinePlan): { readonly param: string; readonly ofTime: number }[] {
+  const time = plan.parts.clocked?.time;
+  if (!time) return [];
+  const always = ['cake.done', 'tin.factor', WHAT.yield];
+  return plan
+    .movesOf(time.id)
+    .map(({ key, up, down }) => ({
+      param: key.split('@')[0] ?? '',
+      ofTime: (up - down) / 2 / time.value / TENTH,
+    }))
+    .filter(({ param }) => always.includes(param));
 }
 
 /** Predictions by what was learned so far, by the last value, and by the plain mean of all. */

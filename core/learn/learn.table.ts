@@ -46,5 +46,12 @@ export const SLIPS = 0.03;
 /** A slip lies so many times as far off as an outcome usually does. */
 export const SLIP_TIMES = 6;
 
-/** A thing has changed where its last two or three outcomes lie to one side by this together, in standard deviations. */
-export const CHANGED_AT = 3;
+/**
+ * A thing has changed where its last two or three outcomes all lie to one side of what was expected before them: each at least
+ * so far (a slip, however wild, counts for no more than `most`), and together so far, in standard deviations. Basis: of ovens
+ * that stay, four in a thousand are taken for another within twenty bakes.
+ */
+export const CHANGED: Readonly<Record<number, { least: number; most: number; together: number }>> = {
+  2: { least: 1.5, most: 2.6, together: 3.2 },
+  3: { least: 0.8, most: 2.6, together: 3 },
+};

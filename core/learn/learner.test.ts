@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import type { Evidence } from '../model/evidence';
+import { chanceOf } from '../schedule/solver';
 import { learn, TENTH, type Learned } from './learner';
 import { meetBounds, meetMeasure, phi } from './meet';
 
@@ -131,6 +132,23 @@ describe('a kitchen that learns', () => {
     expect(found.changedAt).not.toBeNull();
     expect(found.mean).toBeGreaterThan(1.12);
     expect(of(learn(fair, NOW), 'oven:a').changedAt).toBeNull();
+  });
+
+  it('tells ovens that were replaced from ovens that stayed, by noisy bakes with a slip among them', () => {
+    const chance = chanceOf(8);
+    const bake = (i: number, factor: number) =>
+      exactly(i, factor * Math.exp(0.05 * chance.normal() + (chance.next() < 0.02 ? 0.4 : 0)));
+    let [found, taken] = [0, 0];
+    for (let oven = 0; oven < 100; oven += 1) {
+      const stayed = Array.from({ length: 15 }, (_, i) => bake(i, 0.95));
+      const since = of(learn(stayed, NOW), 'oven:a').changedAt;
+      if (since !== null) taken += 1;
+      const other = [15, 16, 17].map((i) => bake(i, oven % 2 === 0 ? 1.2 : 0.75));
+      const { changedAt } = of(learn([...stayed, ...other], NOW), 'oven:a');
+      if (changedAt !== null && changedAt !== since) found += 1;
+    }
+    expect(found).toBeGreaterThanOrEqual(97);
+    expect(taken).toBeLessThanOrEqual(2);
   });
 
   it('forgets slowly: what was sure a year ago is less so, and not gone', () => {

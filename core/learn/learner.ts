@@ -1,5 +1,5 @@
 import type { Evidence } from '../model/evidence';
-import { CHANGED_AT, FADES_A_YEAR, KIND_SHARE, SEEING, SLIPS, SLIP_TIMES, type Seeing } from './learn.table';
+import { CHANGED, FADES_A_YEAR, KIND_SHARE, SEEING, SLIPS, SLIP_TIMES, type Seeing } from './learn.table';
 import { meetBounds, meetMeasure, type Normal } from './meet';
 
 /** What the outcomes so far teach of one parameter of one thing, or of all things of its kind. */
@@ -95,12 +95,18 @@ export const kindOf = ({ of }: Pick<Evidence, 'of'>): string =>
 /** So many of its last formulas are kept with a thing. */
 const WITH = 40;
 
+/** One of a thing's last outcomes, and what was expected of it. */
+interface Recent {
+  readonly of: Evidence;
+  readonly expected: Normal;
+}
+
 interface Thing {
   with: readonly string[];
   seen: number;
   lastAt: number;
   start: Evidence['start'];
-  recent: { readonly of: Evidence; readonly off: number }[];
+  recent: Recent[];
   changedAt: number | null;
 }
 
@@ -155,15 +161,15 @@ class Kind {
     };
     this.things.set(id, thing);
     this.fade(place, one.at - thing.lastAt);
-    const off = this.offOf(one, place);
+    const expected = this.expected(place);
     thing.seen += 1;
     thing.lastAt = one.at;
     thing.start = one.start;
     if (one.with) thing.with = [...new Set([...thing.with, ...one.with])].slice(-WITH);
-    thing.recent = [...thing.recent, { of: one, off }].slice(-RECENT);
-    if (thing.seen > RECENT && isChanged(thing.recent.map((recent) => recent.off))) {
+    thing.recent = [...thing.recent, { of: one, expected }].slice(-RECENT);
+    const anew = thing.seen > RECENT ? changedRun(thing.recent, this.seeing) : 0;
+    if (anew > 0) {
       // Another thing of the same name: what was learned of the first is no evidence of it.
-      const anew = changedRun(thing.recent.map((recent) => recent.off));
       const again = thing.recent.slice(-anew);
       thing.changedAt = again[0]?.of.at ?? one.at;
       thing.seen = anew;
@@ -204,16 +210,6 @@ class Kind {
     const row = this.cov[place];
     if (row) row[place] = place === 0 ? this.prior.common : this.prior.own;
     this.mean[place] = 0;
-  }
-
-  /** By how many standard deviations an outcome lies off what was expected of it; 0 where it is within its bounds. */
-  private offOf(one: Evidence, place: number): number {
-    const { mean, variance } = this.expected(place);
-    const [low, high] = boundsOf(one, this.seeing);
-    const sd = Math.sqrt(variance + this.seeing.noise ** 2);
-    if (low !== null && mean < low) return (low - mean) / sd;
-    if (high !== null && mean > high) return (high - mean) / sd;
-    return 0;
   }
 
   private update(one: Evidence, place: number): void {
@@ -290,19 +286,33 @@ function boundsOf({ low, high, start }: Evidence, { on }: Seeing): readonly [num
   return [scaled(low), scaled(high)];
 }
 
-/** What one outcome counts for towards another thing, in standard deviations. */
-const EACH = { least: 1.3, most: 2.6 } as const;
-
-/** How many of the last outcomes lie to one side, far enough together to be of another thing; 0 where they do not. */
-function changedRun(offs: readonly number[]): number {
-  for (let n = 2; n <= offs.length; n += 1) {
-    const last = offs.slice(-n);
-    const side = Math.sign(last[0] ?? 0);
-    if (side === 0 || last.some((off) => Math.sign(off) !== side || Math.abs(off) < EACH.least)) continue;
+/**
+ * How many of the last outcomes lie to one side of what was expected before the first of them, far enough together to be of
+ * another thing; 0 where they do not.
+ */
+function changedRun(recent: readonly Recent[], seeing: Seeing): number {
+  for (let n = 2; n <= recent.length; n += 1) {
+    const last = recent.slice(-n);
+    const [first] = last;
+    const far = CHANGED[n];
+    if (!first || !far) continue;
+    const offs = last.map(({ of }) => offOf(of, first.expected, seeing));
+    const side = Math.sign(offs[0] ?? 0);
+    if (side === 0 || offs.some((off) => off * side < far.least)) continue;
     // One slip, however wild, is no other thing: each counts for so much and no more.
-    const together = last.reduce((sum, off) => sum + Math.min(EACH.most, Math.abs(off)), 0) / Math.sqrt(n);
-    if (together > CHANGED_AT) return n;
+    const together = offs.reduce((sum, off) => sum + Math.min(far.most, off * side), 0);
+    const doubt = first.expected.variance / seeing.noise ** 2;
+    if (together / Math.sqrt(n + n * n * doubt) > far.together) return n;
   }
   return 0;
 }
-const isChanged = (offs: readonly number[]): boolean => changedRun(offs) > 0;
+
+/** How far an outcome lies off what was expected, in its own standard deviations; 0 where a look only bounds it from the far side. */
+function offOf(one: Evidence, { mean }: Normal, seeing: Seeing): number {
+  const [low, high] = boundsOf(one, seeing);
+  if (low !== null && high !== null)
+    return ((low + high) / 2 - mean) / Math.hypot(seeing.noise, (high - low) / Math.sqrt(12));
+  if (low !== null && mean < low) return (low - mean) / seeing.noise;
+  if (high !== null && mean > high) return (high - mean) / seeing.noise;
+  return 0;
+}
