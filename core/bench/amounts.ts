@@ -37,6 +37,10 @@ export { stemOf };
 /** Whose bowl is weighed out in a chore. */
 const WEIGHED = new Set(['weigh-out', 'mix', 'make']);
 
+/** The formula that is made in a chore; null where it makes none. */
+export const madeFormulaOf = ({ id }: Pick<Chore, 'id'>): string | null =>
+  /made:(.+)\/make$/.exec(id)?.[1] ?? null;
+
 /** What a chore is done with. A bowl that is weighed out and mixed is told where it is weighed out. */
 export function amountsOf(chore: Chore, chores: readonly Chore[], whole: RunPlan): Amounts {
   const stem = stemOf(chore);
@@ -44,7 +48,7 @@ export function amountsOf(chore: Chore, chores: readonly Chore[], whole: RunPlan
     line.planned && chore.lineIds.includes(line.line.id) ? [line] : [],
   );
   if (stem === 'make') {
-    const id = chore.id.replace(/^.*made:/, '').replace(/\/make$/, '');
+    const id = madeFormulaOf(chore);
     const made = (whole.components?.batches ?? []).filter((one) => one.id === id);
     return { batches: made.map((batch) => ({ batch, share: 1 })), figures: [] };
   }

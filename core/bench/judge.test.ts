@@ -120,12 +120,34 @@ describe('frosting and syrup', () => {
 
   it('boils to fewer degrees the higher the kitchen lies', () => {
     const of = frosted('cooked meringue');
-    expect(judged(of, 'make', [], { altitudeM: 0 }).says[0]).toContain('{118 °C} to {121 °C}');
+    expect(judged(of, 'frosting', [], { altitudeM: 0 }).says[0]).toContain('{118 °C} to {121 °C}');
     // 1500 m: five degrees less.
-    expect(judged(of, 'make', [], { altitudeM: 1500 }).says[0]).toContain('{113 °C} to {116 °C}');
-    expect(judged(of, 'make', said('syrup', ['measured', 110]), { altitudeM: 1500 }).says[1]).toMatch(
+    expect(judged(of, 'frosting', [], { altitudeM: 1500 }).says[0]).toContain('{113 °C} to {116 °C}');
+    expect(judged(of, 'frosting', said('syrup', ['measured', 110]), { altitudeM: 1500 }).says[1]).toMatch(
       /3 °C to go/,
     );
+  });
+
+  it('asks for the syrup where the meringue is made, and nowhere else that something is made for it', () => {
+    const of = plan({
+      ...CUPCAKE,
+      frosting: {
+        kind: 'meringue buttercream',
+        style: 'swirl',
+        formulaId: 'formula-malt-buttercream',
+        onHandG: null,
+      } as typeof CUPCAKE.frosting,
+    });
+    const asked = (id: string) =>
+      judgementFor({
+        chore: { id, lineIds: [of.line.id] } as unknown as Chore,
+        plan: of,
+        kitchen: DEMO_KITCHEN,
+        answers: [],
+      })?.asks;
+    expect(asked('made:formula-malt-buttercream/make')).toBe('syrup');
+    expect(asked('made:formula-quince-butter/make')).toBeUndefined();
+    expect(asked(`${of.line.id}/frost`)).toBe('stiffness');
   });
 });
 

@@ -6,7 +6,7 @@ import { BIND_STEP_G } from '../process/bind.table';
 import { MEND, SYRUP } from '../process/frost.table';
 import { TEMPERING } from '../process/temper.table';
 import type { Chore } from '../schedule/chores/chore';
-import { stemOf } from './amounts';
+import { madeFormulaOf, stemOf } from './amounts';
 import { JUDGE } from './judge.words';
 import type { Answered } from './log';
 
@@ -39,11 +39,13 @@ export function judgementFor(about: About): Judgement | null {
     case 'bind':
       return squeeze(about);
     case 'frosting':
+      return syrup(about) ?? stiffness(about);
     case 'soften':
     case 'frost':
       return stiffness(about);
     case 'make':
-      return syrup(about) ?? null;
+      // Not at whatever else is made for the line: no fruit butter is boiled to 118 °C.
+      return madeFormulaOf(about.chore) === frostingOf(about.plan.line)?.formulaId ? syrup(about) : null;
     case 'dip':
       return coat(about);
     default:
@@ -100,8 +102,9 @@ function squeeze(about: About): Judgement | null {
 /** Binder beyond so many times what was reckoned is not put down to thirsty crumb any more. Basis: its range and as much again. */
 const FAR = 1.6;
 
-const frostingKind = (line: Line): FrostingKind | undefined =>
-  'frosting' in line ? (line.frosting as FrostingChoice | null)?.kind : undefined;
+const frostingOf = (line: Line): FrostingChoice | null =>
+  'frosting' in line ? (line.frosting as FrostingChoice | null) : null;
+const frostingKind = (line: Line): FrostingKind | undefined => frostingOf(line)?.kind;
 
 const CREAMS: ReadonlySet<FrostingKind> = new Set(['whipped cream', 'cream with yoghurt']);
 const MERINGUES: ReadonlySet<FrostingKind> = new Set(['cooked meringue']);
@@ -209,8 +212,11 @@ function warmth(atC: number, band: readonly [number, number] | null): string {
 
 /** A syrup that is boiled for what is made: to how many degrees here. */
 function syrup(about: About): Judgement | null {
-  const kind = frostingKind(about.plan.line);
+  const frosting = frostingOf(about.plan.line);
+  const kind = frosting?.kind;
   if (kind !== 'cooked meringue' && kind !== 'meringue buttercream') return null;
+  // Bought or left over: there is nothing to boil.
+  if (typeof frosting?.onHandG === 'number') return null;
   const shift = boilingShiftK(about.kitchen.altitudeM ?? 0);
   const [low, high] = [SYRUP.lowC - shift, SYRUP.highC - shift];
   const words = JUDGE.syrup;

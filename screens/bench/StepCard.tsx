@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import { methodOf, type MethodStep } from '../../core/bench/method';
+import { stepCautions } from '../../core/bench/stepCautions';
 import type { RunDoc } from '../../core/model/documents';
 import { formatNumber, inStyle, showText, type NumberStyle } from '../../core/quantity';
 import type { Chore } from '../../core/schedule/chores';
@@ -15,7 +16,6 @@ import { space, useTokens } from '../../ui/theme';
 import { amountWords, type AmountWords } from '../day/amountWords';
 import { lineName } from '../day/day.words';
 import { PieceDrawing } from '../runs/LineCut';
-import { cautionsFor } from './cautionsFor';
 
 /** What a chore is for: "24 cake pops, 30 cubes". */
 export const whose = (run: RunDoc, chore: Chore): string =>
@@ -45,8 +45,11 @@ export function StepCard({
   const { ink, carnelian } = useTokens();
   const amounts = amountWords(chore, chores, whole, kitchen, style);
   const steps = methodOf(chore, chores, whole);
-  const plan = whole.lines.find((one) => one.planned && chore.lineIds.includes(one.line.id));
-  const planned = plan?.planned ? plan : null;
+  const plans = whole.lines.flatMap((one) =>
+    one.planned && chore.lineIds.includes(one.line.id) ? [one] : [],
+  );
+  const planned = plans[0] ?? null;
+  const cautions = new Set(plans.flatMap((plan) => stepCautions(chore, plan, whole)));
   const tests = chore.kind === 'oven' ? (planned?.tests ?? []).map((test) => inStyle(test, style)) : [];
   const detail = inStyle(chore.detail, style);
   const size = large ? 56 : 32;
@@ -105,7 +108,9 @@ export function StepCard({
       {tests.map((test) => (
         <Small key={test} soft={false}>{`– ${test}`}</Small>
       ))}
-      {planned ? cautionsFor(chore, planned).map((words) => <CautionLine key={words} words={words} />) : null}
+      {[...cautions].map((words) => (
+        <CautionLine key={words} words={words} />
+      ))}
     </Card>
   );
 }

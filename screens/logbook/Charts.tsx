@@ -34,8 +34,8 @@ export function Charts({
     return (
       <Card title="No chart yet">
         <Body>
-          Two closed batches are enough for the first of them: how long loads took, how even pieces were, what
-          eats the day.
+          One batch with its taps at the bench is enough for the first of them: what eats the day, how even
+          pieces were. Two show how long loads take.
         </Body>
       </Card>
     );

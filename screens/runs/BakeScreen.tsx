@@ -193,6 +193,8 @@ function Loads({
   const first = waiting.filter(({ plan }, i) => waiting.findIndex((one) => one.plan === plan) === i);
   const inHandIs = (plan: LinePlan, load: number) =>
     inHand !== null && loadOf(inHand) === load && inHand.lineIds.includes(plan.line.id);
+  // Once all is out of the oven, nobody asks any more how it warms.
+  const bakes = waiting.length > 0 || clocks.some(({ endedAt }) => endedAt === null);
   const baked = inHand?.kind === 'oven' ? of(inHand.lineIds[0] ?? '') : several ? undefined : plans[0];
   return (
     <>
@@ -238,7 +240,7 @@ function Loads({
           <Small>The clock starts when the door shuts. What comes before it counts as done then.</Small>
         </Card>
       ) : null}
-      {baked && loadsOf(baked).length > 0 && !run.closed ? <CoreCurve plan={baked} /> : null}
+      {baked && loadsOf(baked).length > 0 && bakes && !run.closed ? <CoreCurve plan={baked} /> : null}
     </>
   );
 }

@@ -1,0 +1,59 @@
+import type { Caution } from '../caution/cautions';
+import { bladeOf } from '../caution/facts';
+import { SYRUP } from '../caution/words.table';
+import type { FillingChoice, FrostingChoice } from '../model/documents';
+import type { LinePlan, RunPlan } from '../plan';
+import type { Chore } from '../schedule/chores/chore';
+import { madeFormulaOf, stemOf } from './amounts';
+
+/** At which steps a caution is told, by the stem of the chore: where the hand is that it is meant for. */
+const TOLD_AT: Readonly<Record<string, readonly string[]>> = {
+  raw: ['weigh-out', 'mix'],
+  'raw-egg-served': ['pack'],
+  'hot-tin': ['load', 'bake'],
+  'hot-mug': ['group', 'bake'],
+  'cool-safely': ['fill-in', 'frost', 'roll', 'pack'],
+  leftovers: ['crumble'],
+  'water-chocolate': ['melt', 'warm', 'dip', 'coat-a', 'cover'],
+  'food-moulds': ['wash-mould', 'coat-a'],
+  syrup: ['frosting'],
+  'not-food': ['frost', 'cover', 'top', 'dip'],
+  flowers: ['frost', 'cover', 'top', 'dip'],
+  allergens: ['pack'],
+  alcohol: ['pack'],
+  'holds-only': ['pack'],
+  stick: ['pack'],
+  choking: ['pack'],
+  selling: ['pack'],
+};
+/** Sugar that is boiled for something without a formula of its own. */
+const CARAMEL_AT: readonly string[] = ['fill-in', 'frost', 'cover', 'top', 'dip'];
+
+/** Cautions of a line that belong to a step, in the order of the work. */
+export function stepCautions(
+  chore: Pick<Chore, 'id'>,
+  plan: LinePlan,
+  { components }: Pick<RunPlan, 'components'>,
+): string[] {
+  const stem = stemOf(chore);
+  const made = components?.batches.filter(({ lineIds }) => lineIds.includes(plan.line.id)) ?? [];
+  const boils = made.filter(({ formula }) => SYRUP.test(formula.name) || SYRUP.test(formula.steps ?? ''));
+  const makes = madeFormulaOf(chore);
+  const here = made.find(({ id }) => id === makes);
+  const { frosting, filling } = plan.line as {
+    readonly frosting?: FrostingChoice | null;
+    readonly filling?: FillingChoice | null;
+  };
+  const told = ({ id, words }: Caution): boolean => {
+    if (id === 'blade')
+      return stem === 'cut' ? words.startsWith('Cut on') : stem === 'fill-in' && bladeOf(filling) !== null;
+    if (id === 'sugar-burns')
+      return boils.length > 0 ? here !== undefined && boils.includes(here) : CARAMEL_AT.includes(stem);
+    if (here) {
+      if (id === 'syrup') return makes === frosting?.formulaId;
+      return id === 'raw-egg-served' && words.includes(`"${here.formula.name}"`);
+    }
+    return TOLD_AT[id]?.includes(stem) ?? false;
+  };
+  return plan.cautions.filter(told).map(({ words }) => words);
+}
