@@ -3,10 +3,12 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { schemaFiles } from './schemas';
+import { sums } from './sums';
 
 const EXAMPLE = 'demo/cupcakes.run.json';
 
-function sums(...args: string[]): { status: number | null; out: string; err: string } {
+/** As a process of its own, as a person calls it; the other cases ask the same function, without its start. */
+function called(...args: string[]): { status: number | null; out: string; err: string } {
   const done = spawnSync('node_modules/.bin/tsx', ['tools/sums.ts', ...args], { encoding: 'utf8' });
   return { status: done.status, out: done.stdout, err: done.stderr };
 }
@@ -26,7 +28,7 @@ jest.setTimeout(60_000);
 
 describe('the headless command', () => {
   it('prints every figure with value, range, unit and basis', () => {
-    const { status, out } = sums(EXAMPLE);
+    const { status, out } = called(EXAMPLE);
     const printed = JSON.parse(out) as {
       lines: { figures: Record<string, Record<string, unknown>>; loads: number[] }[];
     };
@@ -39,7 +41,7 @@ describe('the headless command', () => {
   });
 
   it('explains one figure with its sum and inputs', () => {
-    const { status, out } = sums(EXAMPLE, '--why', 'fill.share');
+    const { status, out } = sums([EXAMPLE, '--why', 'fill.share']);
     const why = JSON.parse(out) as Record<string, unknown>;
     expect(status).toBe(0);
     expect(why.filled).toBe('55 g ÷ (106 ml × 0.90 g/ml) = 58 %');
@@ -55,7 +57,7 @@ describe('the headless command', () => {
   ])(
     'prints all of the %s: %d lines, their notes, cautions, keeping, and what they share',
     (name, lines, shared) => {
-      const { status, out } = sums(`demo/${name}.run.json`);
+      const { status, out } = sums([`demo/${name}.run.json`]);
       const printed = JSON.parse(out) as {
         lines: { notes: string[]; cautions: unknown[]; keeping: string; day: unknown[]; lots: unknown[] }[];
         components: { formula: string }[];
@@ -109,10 +111,17 @@ describe('the headless command', () => {
     ],
     ['a list', () => [withRun((f) => (f.run = []))], /^run: .+\n$/],
   ])('refuses %s with one line and exit code 2', (_, args, line) => {
-    const { status, out, err } = sums(...args());
+    const { status, out, err } = sums(args());
     expect(status).toBe(2);
     expect(out).toBe('');
     expect(err).toMatch(line);
+  });
+
+  it('ends as a process with exit code 2 and one line, too', () => {
+    const { status, out, err } = called('/nowhere/run.json');
+    expect(status).toBe(2);
+    expect(out).toBe('');
+    expect(err).toMatch(/^\/nowhere\/run\.json: The file cannot be read\. .+\n$/);
   });
 
   it('keeps the published schemas in step with the code', () => {

@@ -16,16 +16,17 @@ import { whyText } from '../core/plan/whyText';
 const oneLine = (text: string): string =>
   text.replace(/[\u0000-\u001f\u007f-\u009f\u2028\u2029\u202a-\u202e\u2066-\u2069]+/g, ' ').slice(0, 500);
 
+/** What cannot be done as it was asked, in one line. */
+class Refused extends Error {}
+
 function fail(field: string, fault: string, mend: string): never {
-  writeSync(2, `${oneLine(`${field}: ${fault} ${mend}`)}\n`);
-  process.exit(2);
+  throw new Refused(oneLine(`${field}: ${fault} ${mend}`));
 }
 
 /** As long as the file of a run is read; ours take a tenth of it. */
 const MOST_MB = MOST_LETTERS / 1e6;
 
-function readArguments(): { path: string; why: string | null } {
-  const args = process.argv.slice(2);
+function readArguments(args: readonly string[]): { path: string; why: string | null } {
   const at = args.indexOf('--why');
   const why = at >= 0 ? (args[at + 1] ?? null) : null;
   if (at >= 0 && why === null) fail('--why', 'No figure is named.', 'Write its id, such as portion.mass.');
@@ -66,19 +67,18 @@ const printed = (figure: Figure) => ({
   basis: basisText(figure),
 });
 
-function printWhy(lines: readonly LinePlan[], name: string): void {
+function whyPrinted(lines: readonly LinePlan[], name: string): string {
   const [lineId, id] = name.includes('/') ? (name.split('/', 2) as [string, string]) : [null, name];
   for (const plan of lines) {
     if (lineId !== null && plan.line.id !== lineId) continue;
     const figure = plan.figures.find((item) => item.id === id);
     if (!figure) continue;
     const explanation = { line: plan.line.id, figure: id, ...printed(figure), ...whyText(plan, figure) };
-    process.stdout.write(`${JSON.stringify(explanation, null, 2)}\n`);
-    return;
+    return `${JSON.stringify(explanation, null, 2)}\n`;
   }
   const known = [...new Set(lines.flatMap((plan) => plan.figures.map((figure) => figure.id)))];
   const near = known.filter((item) => item.startsWith(id.split('.')[0] ?? '')).slice(0, 6);
-  fail(
+  return fail(
     '--why',
     `There is no figure "${name}" in this run.`,
     `Use one of: ${(near.length ? near : known.slice(0, 6)).join(', ')}.`,
@@ -143,12 +143,12 @@ function fieldOf(i: number, { fault, line }: Extract<PlannedLine, { planned: fal
   return own in line ? `run.lines[${i}].${own}` : `run.lines[${i}].${fault.field}`;
 }
 
-function main(): void {
-  const { path, why } = readArguments();
+function asked(args: readonly string[]): string {
+  const { path, why } = readArguments(args);
   const read = readRunFile(readJson(path));
   if (!read.ok) {
     const [first] = read.faults;
-    fail(first?.field ?? path, first?.fault ?? 'It does not fit the schema.', first?.mend ?? '');
+    return fail(first?.field ?? path, first?.fault ?? 'It does not fit the schema.', first?.mend ?? '');
   }
   const { lines, components, fault } = planWhole(read.value);
   const planned: LinePlan[] = [];
@@ -157,20 +157,34 @@ function main(): void {
     else fail(fieldOf(i, line), line.fault.fault, line.fault.mend);
   });
   if (fault) fail('formulas', fault.fault, fault.mend);
-  if (why !== null) return printWhy(planned, why);
+  if (why !== null) return whyPrinted(planned, why);
   const out = {
     run: read.value.run.id,
     readyAt: read.value.run.readyAt,
     lines: planned.map(printedLine),
     components: printedComponents(components),
   };
-  process.stdout.write(`${JSON.stringify(out, null, 2)}\n`);
+  return `${JSON.stringify(out, null, 2)}\n`;
 }
 
-// Whoever reads the figures may have read enough.
-process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 2));
-try {
-  main();
-} catch (error) {
-  fail('run', 'It could not be reckoned.', error instanceof Error ? error.message : '');
+/** What the command answers: its exit code, and what it prints to standard output and to standard error. */
+export function sums(args: readonly string[]): { status: number; out: string; err: string } {
+  try {
+    return { status: 0, out: asked(args), err: '' };
+  } catch (error) {
+    const said =
+      error instanceof Refused
+        ? error.message
+        : oneLine(`run: It could not be reckoned. ${error instanceof Error ? error.message : ''}`);
+    return { status: 2, out: '', err: `${said}\n` };
+  }
+}
+
+if (require.main === module) {
+  // Whoever reads the figures may have read enough.
+  process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 2));
+  const { status, out, err } = sums(process.argv.slice(2));
+  if (err) writeSync(2, err);
+  process.exitCode = status;
+  process.stdout.write(out);
 }

@@ -1,5 +1,5 @@
 import { MOST_LETTERS, oversized } from './limits';
-import { guessMeasures } from '../formula';
+import { guessMeasures, guessMethod } from '../formula';
 import { readLine, type Measures } from '../quantity';
 import { ingredientsInProse, readPage, type Page } from './page';
 import { MOST_OF_A_PAGE, isPage, textOfPage, words } from './pageText';
@@ -236,15 +236,19 @@ function drafted(
   measures: Measures | null = null,
 ): FormulaDraft {
   const text = lines.join('\n');
+  const by = measures ?? guessMeasures(text);
+  const { method } = guessMethod(
+    lines.flatMap((line) => {
+      const read = readLine(line, by);
+      return [read, ...read.also];
+    }),
+    steps,
+  );
   return {
     name,
     text,
-    measures: measures ?? guessMeasures(text),
-    method: /cream|beat (?:the )?butter/i.test(steps)
-      ? 'creamed'
-      : /melt/i.test(steps)
-        ? 'melted'
-        : 'creamed',
+    measures: by,
+    method,
     ovenC: ovenIn(steps) ?? 175,
     takenFor: {},
     steps,

@@ -1,4 +1,6 @@
 export { bakersPercent } from './checks';
+export { guessMethod, mayMix } from './guessMethod';
+export type { GuessedMethod } from './guessMethod';
 export { evidenceOfMeasures, guessMeasures, massOf, readFormula, Readings } from './read';
 export type { Measuring, ReadFormula, Weighed, WeighedLine } from './read';
 export { readSteps } from './steps';

@@ -81,7 +81,7 @@ describe('a run planned with a memory', () => {
           expect(told(planWhole(file, null, memory))).toBe(told(planWhole(file)));
         }
       }),
-      { numRuns: 40 },
+      { numRuns: 25 },
     );
   });
 

@@ -139,7 +139,7 @@ export function BringForm({ start, onDone }: { readonly start: string | null; re
             setFaults([]);
           }}
           multiline
-          numberOfLines={6}
+          numberOfLines={Math.min(14, Math.max(6, text.split('\n').length + 1))}
         />
       )}
       {faults.slice(0, 4).map(({ field, fault, mend }) => (

@@ -2,9 +2,9 @@ import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { isBatter, type FormulaDoc, type Makes, type Method } from '../../core/model/documents';
 import { fillsBy } from '../../core/formula/compare';
-import { readFormula } from '../../core/formula';
+import { guessMethod, mayMix, readFormula } from '../../core/formula';
 import { METHODS } from '../../core/process/batter.table';
-import { showText, type Measures, type NumberStyle } from '../../core/quantity';
+import { showText, type Measures, type NumberStyle, type ReadLine } from '../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../state/store';
 import { Card } from '../../ui/card';
 import { ChoiceValue, Sentence, Words, type Choice } from '../../ui/sentence';
@@ -42,6 +42,17 @@ function methodChoices(doc: FormulaDoc, massG: number, style: NumberStyle): Choi
   });
 }
 
+/** How it is mixed, by what its lines and steps tell, or where they tell otherwise; null where nothing tells. */
+function mixedWords(doc: FormulaDoc, lines: readonly ReadLine[]): string | null {
+  const { method, because } = guessMethod(lines, doc.steps);
+  if (because === null) return null;
+  const { name } = METHODS[method];
+  if (method === doc.method) return `Taken as ${name}: ${because}.`;
+  return mayMix(doc.method, method)
+    ? null
+    : `It reads like ${name}: ${because}. How it is mixed decides how heavy the batter is.`;
+}
+
 const MAKES: readonly Choice<Makes>[] = [
   { value: 'batter', title: 'batter', detail: 'Baked, in wells, sheets or mugs.' },
   { value: 'frosting', title: 'frosting', detail: 'On top; it binds and fills as well.' },
@@ -61,52 +72,56 @@ export function FormulaSentence({
 }) {
   const style = useNumberStyle();
   const kitchen = useKitchen();
+  const mixed = isBatter(doc) ? mixedWords(doc, readFormula(doc, kitchen).lines) : null;
   return (
-    <Sentence>
-      <Words>A</Words>
-      {isBatter(doc) ? (
-        <ChoiceValue
-          label="Method"
-          title="How it is mixed"
-          value={doc.method}
-          text={METHODS[doc.method].name}
-          choices={() => methodChoices(doc, readFormula(doc, kitchen).massG, style)}
-          onChoose={(method) => onChange('Method', { method })}
-          testID="value-method"
-        />
-      ) : null}
-      <ChoiceValue
-        label="What it makes"
-        title="What it makes"
-        value={doc.makes ?? 'batter'}
-        text={doc.makes ?? 'batter'}
-        choices={MAKES}
-        onChoose={(makes) => onChange('What it makes', { makes })}
-        testID="value-makes"
-        after=","
-      />
-      <Words>written in</Words>
-      <ChoiceValue
-        label="Measures"
-        title="Which cups, spoons and eggs"
-        value={doc.measures}
-        text={MEASURES.find((choice) => choice.value === doc.measures)?.title ?? doc.measures}
-        choices={MEASURES}
-        onChoose={(measures) => onChange('Measures', { measures })}
-        testID="value-measures"
-        after={isBatter(doc) ? ',' : '.'}
-      />
-      {isBatter(doc) ? (
-        <>
-          <Words>for a still oven at</Words>
-          <TemperatureValue
-            celsius={doc.ovenC}
-            onSave={(ovenC) => onChange('Oven temperature', { ovenC })}
-            after="."
+    <>
+      <Sentence>
+        <Words>A</Words>
+        {isBatter(doc) ? (
+          <ChoiceValue
+            label="Method"
+            title="How it is mixed"
+            value={doc.method}
+            text={METHODS[doc.method].name}
+            choices={() => methodChoices(doc, readFormula(doc, kitchen).massG, style)}
+            onChoose={(method) => onChange('Method', { method })}
+            testID="value-method"
           />
-        </>
-      ) : null}
-    </Sentence>
+        ) : null}
+        <ChoiceValue
+          label="What it makes"
+          title="What it makes"
+          value={doc.makes ?? 'batter'}
+          text={doc.makes ?? 'batter'}
+          choices={MAKES}
+          onChoose={(makes) => onChange('What it makes', { makes })}
+          testID="value-makes"
+          after=","
+        />
+        <Words>written in</Words>
+        <ChoiceValue
+          label="Measures"
+          title="Which cups, spoons and eggs"
+          value={doc.measures}
+          text={MEASURES.find((choice) => choice.value === doc.measures)?.title ?? doc.measures}
+          choices={MEASURES}
+          onChoose={(measures) => onChange('Measures', { measures })}
+          testID="value-measures"
+          after={isBatter(doc) ? ',' : '.'}
+        />
+        {isBatter(doc) ? (
+          <>
+            <Words>for a still oven at</Words>
+            <TemperatureValue
+              celsius={doc.ovenC}
+              onSave={(ovenC) => onChange('Oven temperature', { ovenC })}
+              after="."
+            />
+          </>
+        ) : null}
+      </Sentence>
+      {mixed ? <Small>{mixed}</Small> : null}
+    </>
   );
 }
 

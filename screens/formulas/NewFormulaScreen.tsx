@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { formulaSchema, type FormulaDoc } from '../../core/model/documents';
 import { readWith } from '../../core/exchange/readWith';
-import { guessMeasures, readFormula } from '../../core/formula';
+import { guessMeasures, guessMethod, readFormula } from '../../core/formula';
 import { formulaKey } from '../../state/documents';
 import { useDraft } from '../../state/drafts';
 import { newId } from '../../state/ids';
@@ -31,18 +31,31 @@ const BLANK: FormulaDoc = {
   steps: '',
 };
 
+/** A formula being written, and what of it somebody has chosen that is guessed until then. */
+interface Written {
+  readonly doc: FormulaDoc;
+  /** Which cups and eggs. */
+  readonly chosen: boolean;
+  /** How it is mixed. */
+  readonly mixed: boolean;
+}
+
 /** What was begun before and not kept, or nothing. */
-function begun(text: string): { readonly doc: FormulaDoc; readonly chosen: boolean } {
+function begun(text: string): Written {
   try {
-    const data = JSON.parse(text || 'null') as { readonly doc?: unknown; readonly chosen?: unknown } | null;
+    const data = JSON.parse(text || 'null') as {
+      readonly doc?: unknown;
+      readonly chosen?: unknown;
+      readonly mixed?: unknown;
+    } | null;
     const doc = formulaSchema.safeParse({ ...(data?.doc ?? {}), id: 'new', name: 'draft' });
     const name = (data?.doc as { readonly name?: unknown } | undefined)?.name;
     if (doc.success && typeof name === 'string')
-      return { doc: { ...doc.data, name }, chosen: data?.chosen === true };
+      return { doc: { ...doc.data, name }, chosen: data?.chosen === true, mixed: data?.mixed === true };
   } catch {
     // A draft that cannot be read is none.
   }
-  return { doc: BLANK, chosen: false };
+  return { doc: BLANK, chosen: false, mixed: false };
 }
 
 interface Faults {
@@ -57,14 +70,20 @@ export function NewFormulaScreen() {
   const kitchen = useKitchen();
   // All of it is a draft that outlives the page, until it is kept.
   const written = useDraft('new-formula', '');
-  const [{ doc, chosen }, setWritten] = useState(() => begun(written.text));
+  const [{ doc, chosen, mixed }, setWritten] = useState(() => begun(written.text));
   const [faults, setFaults] = useState<Faults>({ name: null, text: null });
   // Cups and spoons are guessed from the text until somebody says which they are.
   const measures = chosen ? doc.measures : guessMeasures(doc.text);
-  const current = useMemo(() => ({ ...doc, measures }), [doc, measures]);
-  const read = useMemo(() => readFormula(current, kitchen), [current, kitchen]);
+  const read = useMemo(() => readFormula({ ...doc, measures }, kitchen), [doc, measures, kitchen]);
+  // So is how it is mixed, which decides how heavy the batter is.
+  const method = mixed ? doc.method : guessMethod(read.lines, doc.steps).method;
+  const current = useMemo(() => ({ ...doc, measures, method }), [doc, measures, method]);
   const set = (over: Partial<FormulaDoc>) => {
-    const next = { doc: { ...doc, ...over }, chosen: chosen || over.measures !== undefined };
+    const next = {
+      doc: { ...doc, ...over },
+      chosen: chosen || over.measures !== undefined,
+      mixed: mixed || over.method !== undefined,
+    };
     setWritten(next);
     written.put(JSON.stringify(next));
     setFaults({ name: null, text: null });
