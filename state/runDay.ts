@@ -5,7 +5,7 @@ import type { DayFile, DayLeft, LeftQuestion, RunDay, WayOut } from '../core/sch
 import { askDay, askDayLeft, askWaysOut, stopDay } from '../workers/dayPlanner';
 import { minutesOf } from '../core/model/localTime';
 import { forFewer } from '../core/bench/fewer';
-import { benchOf, stoodOf } from '../core/bench/standing';
+import { benchOf, loadOf, stoodOf } from '../core/bench/standing';
 import { onTheWall, steadyNow, useNow } from './clock';
 import { kitchenIn, runsIn, type Docs } from './documents';
 import { useDocuments } from './store';
@@ -42,6 +42,20 @@ const useDays = create<{ readonly days: Readonly<Record<string, KeptDay>> }>(() 
 
 const keep = (runId: string, found: KeptDay): void =>
   useDays.setState(({ days }) => ({ days: { ...days, [runId]: found } }));
+
+/** Loads of a line as its day groups them, once a day is found; null before, and for what goes into no oven in loads. */
+export function useDayLoads(runId: string, lineId: string): readonly number[] | null {
+  const day = useDays(({ days }) => days[runId]?.day ?? null);
+  return useMemo(() => {
+    const loads = (day?.chores ?? []).flatMap(({ chore }) =>
+      chore.lineIds.includes(lineId) && loadOf(chore) !== null ? [chore] : [],
+    );
+    const sizes = loads
+      .sort((a, b) => (loadOf(a) ?? 0) - (loadOf(b) ?? 0))
+      .flatMap(({ pieces }) => (pieces === null ? [] : [pieces]));
+    return sizes.length > 0 ? sizes : null;
+  }, [day, lineId]);
+}
 
 /** Runs that must be ready within so many hours of one another share the kitchen's day, and no more of them than that. */
 const SHARED_DAY_H = 18;

@@ -3,6 +3,7 @@ import type { RunDoc } from '../../../core/model/documents';
 import type { LinePlan, Offer } from '../../../core/plan';
 import { takeOffer } from '../../../core/line/offer';
 import { inStyle, showText, counted } from '../../../core/quantity';
+import { useDayLoads } from '../../../state/runDay';
 import { editLine, useNumberStyle } from '../../../state/store';
 import { Card } from '../../../ui/card';
 import { FigureRow, FigureView, WhyTap } from '../../../ui/figure';
@@ -64,6 +65,7 @@ function RoundWords({ plan }: { readonly plan: LinePlan }) {
 
 function LoadWords({ run, plan }: Part) {
   const { loadPlan, loads } = plan.parts;
+  const inDay = useDayLoads(run.id, plan.line.id);
   if (!loadPlan || !loads) return <RoundWords plan={plan} />;
   const { sizes, unevened, tins, wellsPerLoad } = loadPlan;
   if (sizes.length === 0) return null;
@@ -76,6 +78,9 @@ function LoadWords({ run, plan }: Part) {
       <Small>
         {even ? `Evened out from ${listOf(unevened)}, so that all bake alike. ${where}.` : `${where}.`}
       </Small>
+      {inDay && inDay.join() !== sizes.join() ? (
+        <Small>{`The day bakes them as ${listOf(inDay)}: that gets it done sooner.`}</Small>
+      ) : null}
     </WhyTap>
   );
 }
