@@ -5,6 +5,7 @@ import { clockPhase } from '../core/bench';
 import { beliefSchema } from '../core/model/belief';
 import { runSchema } from '../core/model/documents';
 import { pastText, PAST_SATURDAY } from '../tools/demo-past';
+import { DEMO_KITCHEN } from './kitchen';
 import { pastBefore, type PastFile } from './past';
 
 const FILE = JSON.parse(readFileSync('public/demo-past.json', 'utf8')) as PastFile;
@@ -41,7 +42,7 @@ describe('the past of the demo kitchen', () => {
 
   it('taught what it says it did', () => {
     const { runs, beliefs } = pastBefore(FILE, PAST_SATURDAY.replace('T16', 'T10').replace('28', '25'), msOf);
-    const learned = learn(allEvidence(runs, {}), msOf(PAST_SATURDAY));
+    const learned = learn(allEvidence(runs, DEMO_KITCHEN), msOf(PAST_SATURDAY));
     expect(beliefs.length).toBeGreaterThan(6);
     for (const { param, of, mean, seen } of beliefs) {
       const found = learned.find((one) => one.param === param && one.of === of);

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { benchThere, bringIn } from './benchSteps';
-import { expect, openApp, test } from './fixtures';
+import { expect, keyIn, openApp, spoken, test } from './fixtures';
 
 /** How long the next run bakes, min, with its likely range, as the sheet behind the figure says it. */
 async function bakingTime(
@@ -176,4 +176,47 @@ test('a batch that was never planned is logged from the logbook, for the day tha
   await expect(page.getByText(/oven runs \d+ % slow\. From now on/)).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).first().click();
   await expect(page.getByText('No run is closed yet')).toBeVisible();
+});
+
+test('a thermometer that is read in the oven sets the dial of the next plan', async ({ page }) => {
+  await openApp(page, '/runs/run-lantern-evening/pieces', { past: false });
+  await page.getByRole('button', { name: /^Oven: / }).click();
+  await page.getByRole('radio', { name: 'Small fan oven' }).click();
+  const dial = async () => {
+    await page.goto('/runs/run-lantern-evening/sums');
+    await expect.poll(() => spoken(page, 'oven.setting')).toContain('°C');
+    return Number(/(\d+)\s°C/.exec(await spoken(page, 'oven.setting'))?.[1]);
+  };
+  // A formula for 175 °C, and 20 less for the fan.
+  const before = await dial();
+  expect(before).toBe(155);
+  await page.goto('/runs/run-lantern-makers-tea/bake');
+  await benchThere(page);
+  await page
+    .getByRole('button', { name: /^Load 1 in: start its clock/ })
+    .first()
+    .click();
+  await page.clock.fastForward('12:00');
+  await page.getByRole('button', { name: 'A thermometer in it reads' }).click();
+  await keyIn(page, '175');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Thermometer in it: 175 °C')).toBeVisible();
+  await page.clock.fastForward('06:00');
+  await page.getByRole('button', { name: 'Done, out it comes' }).click();
+  await page
+    .getByRole('button', { name: /^Load 2 in: start its clock/ })
+    .first()
+    .click();
+  await page.clock.fastForward('18:00');
+  await page.getByRole('button', { name: 'Done, out it comes' }).click();
+  await page.getByRole('button', { name: 'Close the run' }).click();
+  await page.getByRole('button', { name: 'Into the logbook' }).click();
+  await expect(
+    page.getByText(/^Small fan oven runs \d+ °C hotter than its dial says\. From now on set it to \d+ °C\.$/),
+  ).toBeVisible();
+  await page.getByRole('tab', { name: 'Learned' }).click();
+  await expect(
+    page.getByRole('button', { name: /^Small fan oven, above its dial: .*from one batch/ }),
+  ).toBeVisible();
+  expect(await dial()).toBeLessThan(before);
 });

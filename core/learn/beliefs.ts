@@ -1,7 +1,8 @@
 import type { Belief } from '../model/belief';
 import type { KitchenDoc, RunDoc } from '../model/documents';
 import type { Evidence } from '../model/evidence';
-import { paramOf } from '../param';
+import { paramOf, PARAMS, scopeOf } from '../param';
+import { airKnown } from '../process/oven.table';
 import { SEEING } from './learn.table';
 import { learn, TENTH, type Learned } from './learner';
 
@@ -11,8 +12,39 @@ export const withoutLearned = <K extends Pick<KitchenDoc, 'beliefs'>>(kitchen: K
   beliefs: kitchen.beliefs.filter(({ learned }) => !learned),
 });
 
-/** All that closed runs say, but for what was started afresh since. */
-export function allEvidence(
+/** All that closed runs say, but for what was started afresh since, held against what is known of each oven's air by now. */
+export const allEvidence = (
+  runs: readonly Pick<RunDoc, 'closed'>[],
+  kitchen: Pick<KitchenDoc, 'anew' | 'ovens'>,
+): Evidence[] => byAir(toldBy(runs, kitchen), kitchen);
+
+/**
+ * Outcomes of ovens as they would have come with their air as it is known by now: a bake that was quick because the oven runs hot
+ * would be quick a second time, once the dial is set lower for it. Readings are held against what Kitchen says of the oven.
+ */
+export function byAir(evidence: readonly Evidence[], { ovens }: Pick<KitchenDoc, 'ovens'>): Evidence[] {
+  const ovenOf = (of: readonly string[]) => ovens.find(({ id }) => of[0] === scopeOf('oven', id));
+  const held = evidence.map((one): Evidence => {
+    const oven = one.param === PARAMS.ovenOffset.key ? ovenOf(one.of) : undefined;
+    return oven ? { ...one, start: pick(airKnown(oven)) } : one;
+  });
+  if (!held.some(({ air }) => air)) return held;
+  const reads = held.filter(({ param }) => param === PARAMS.ovenOffset.key);
+  const known = learn(reads, Math.max(0, ...reads.map(({ at }) => at)));
+  return held.map((one): Evidence => {
+    if (!one.air) return one;
+    const airK = known.find(({ of }) => of === one.of[0])?.mean ?? ovenOf(one.of)?.offsetC ?? 0;
+    const by = Math.exp(-one.air.perK * (airK - one.air.saidK));
+    return {
+      ...one,
+      low: one.low === null ? null : one.low * by,
+      high: one.high === null ? null : one.high * by,
+    };
+  });
+}
+const pick = ({ value, spread }: { readonly value: number; readonly spread: number }) => ({ value, spread });
+
+function toldBy(
   runs: readonly Pick<RunDoc, 'closed'>[],
   { anew = {} }: Pick<KitchenDoc, 'anew'>,
 ): Evidence[] {

@@ -232,3 +232,67 @@ describe('lessons', () => {
     expect(withLearned(anew, [taught.run], AT).beliefs).toEqual(CAKES.kitchen.beliefs);
   });
 });
+
+describe('an oven whose air is read', () => {
+  const READ_K = 24;
+  /** Nobody has measured its oven yet. */
+  const UNREAD: RunFile = {
+    ...CAKES,
+    kitchen: { ...CAKES.kitchen, ovens: CAKES.kitchen.ovens.map((one) => ({ ...one, offsetC: null })) },
+  };
+  const line = plan(UNREAD);
+  const [setC, timeS] = [line.figure('oven.setting').value, line.parts.clocked?.time.value ?? 0];
+  const oven = (file: RunFile) => plan(file).figure('bake.factor').value;
+  /** By how much time is shorter in an oven hotter by so many K, by the model itself. */
+  const hot = (byK: number) => {
+    // The dial held where it was: as hot as a formula that asks for so much more.
+    const asked = { ...UNREAD.run.lines[0], ovenC: setC + byK } as Line;
+    return (
+      (plan({ ...UNREAD, run: { ...UNREAD.run, lines: [asked] } }).parts.clocked?.time.value ?? 0) / timeS
+    );
+  };
+  const quick = load(UNREAD, [hot(READ_K) * 0.97, 'crumbs'], [hot(READ_K), 'clean']);
+  const with_ = (...runs: readonly RunFile[]): RunFile => ({
+    ...UNREAD,
+    kitchen: withLearned(
+      UNREAD.kitchen,
+      runs.map(({ run }) => run),
+      AT,
+    ),
+  });
+
+  it('is set lower from then on, and its time is as the formula has it: no lesson is counted twice', () => {
+    const unread = closedWith(UNREAD, { id: 'run-a', clocks: [quick] });
+    // A hot oven that nobody has read is a quick one.
+    expect(oven(with_(unread))).toBeLessThan(0.97);
+    const read = closedWith(UNREAD, { id: 'run-b', clocks: [{ ...quick, airC: setC + READ_K }] });
+    const then = with_(unread, read);
+    const now = plan(then);
+    expect(now.figure('oven.offset').value).toBeGreaterThan(READ_K * 0.7);
+    expect(now.figure('oven.offset').value).toBeLessThan(READ_K);
+    expect(now.figure('oven.setting').value).toBeLessThanOrEqual(setC - 15);
+    // Quick by its air, and that is taken off the dial: hardly quick any more.
+    expect(oven(then)).toBeGreaterThan(oven(with_(unread)) + 0.02);
+    expect(Math.abs(oven(then) - 1)).toBeLessThan(0.04);
+    expect(lessonsOf(read, [unread.run, read.run], AT).flatMap(({ words }) => words)).toContain(
+      `From now on set it to {${now.figure('oven.setting').value} °C}.`,
+    );
+  });
+
+  it('changes nothing of its time where it is read to be right', () => {
+    const fair = load(UNREAD, [0.97, 'crumbs'], [1, 'clean']);
+    const read = closedWith(UNREAD, { id: 'run-c', clocks: [{ ...fair, airC: setC }] });
+    const now = plan(with_(read));
+    expect(now.figure('oven.setting').value).toBe(setC);
+    expect((now.parts.clocked?.time.value ?? 0) / timeS).toBeCloseTo(1, 1);
+    expect(wide(now, 'bake.time')).toBeLessThan(wide(line, 'bake.time'));
+  });
+
+  it('as Kitchen says it afterwards takes what was learned without it along', () => {
+    const unread = closedWith(UNREAD, { id: 'run-d', clocks: [quick] });
+    const ovens = UNREAD.kitchen.ovens.map((one) => ({ ...one, offsetC: READ_K }));
+    const said = { ...UNREAD, kitchen: withLearned({ ...UNREAD.kitchen, ovens }, [unread.run], AT) };
+    expect(plan(said).figure('oven.setting').value).toBeLessThan(setC - 15);
+    expect(oven(said)).toBeGreaterThan(oven(with_(unread)) + 0.02);
+  });
+});

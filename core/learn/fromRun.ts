@@ -8,7 +8,9 @@ import type { ClockDoc, Inside, Line, RunDoc, RunFile } from '../model/documents
 import type { Evidence } from '../model/evidence';
 import { planWhole, type FinishKind, type LinePlan } from '../plan';
 import { workOf } from '../schedule/chores';
-import { PARAMS } from '../param';
+import { PARAMS, scopeOf } from '../param';
+import { airKnown } from '../process/oven.table';
+import { ovenOf } from '../bench/places';
 import { withoutLearned } from './beliefs';
 import { handsPaced, portioned, racked, risen, settled } from './fromBench';
 import { SEEING } from './learn.table';
@@ -45,14 +47,17 @@ export function evidenceOf(file: File, at: number): Evidence[] {
   const told = (run.log ?? []).length > 0;
   const chores = told ? workOf(bare, started.kitchen) : [];
   const domed = endedAs(run, state, bare.lines);
-  const asGiven = domed.size > 0 ? planWhole(file) : null;
+  const asGiven = domed.size > 0 || run.clocks.length > 0 ? planWhole(file) : null;
   let handsTold = !told;
   return bare.lines.flatMap((plan): Evidence[] => {
     if (!plan.planned) return [];
     const line = run.lines.find(({ id }) => id === plan.line.id);
     if (!line) return [];
     const seen = new Seen(plan, run.id, at);
-    baked(seen, plan, run.clocks);
+    const given = asGiven?.lines.find((one) => one.line.id === line.id);
+    const set = given?.planned ? settingOf(given) : null;
+    baked(seen, plan, run.clocks, set);
+    aired(seen, line, run.clocks, set, started.kitchen);
     // Hands are the day's, not a line's: they are told with the first.
     if (!handsTold) handsPaced(seen, run, chores);
     handsTold = true;
@@ -65,7 +70,6 @@ export function evidenceOf(file: File, at: number): Evidence[] {
     portioned(seen, plan, run.log, file.kitchen.scaleStepG);
     racked(seen, line, run.clocks, file.kitchen, doneBetween);
     const kind = domed.get(line.id);
-    const given = asGiven?.lines.find((one) => one.line.id === line.id);
     if (kind && given?.planned) risen(seen, plan, kind, given.parts.portion?.value ?? 0);
     const frosted = line.measured[FROSTING_EACH];
     if (frosted !== undefined)
@@ -152,7 +156,7 @@ export function doneBetween({ looks, startedAt, endedAt, inside }: ClockDoc): Bo
 }
 
 /** Loads of an oven or a microwave: of each kind the one that says most. */
-function baked(seen: Seen, plan: LinePlan, clocks: readonly ClockDoc[]): void {
+function baked(seen: Seen, plan: LinePlan, clocks: readonly ClockDoc[], setC: number | null): void {
   const { clocked, micro } = plan.parts;
   if (!clocked) return;
   const loads = clocks.flatMap((clock) => {
@@ -170,7 +174,52 @@ function baked(seen: Seen, plan: LinePlan, clocks: readonly ClockDoc[]): void {
       micro ? PARAMS.microFactor.key : PARAMS.bakeFactor.key,
       [best.low, best.high],
       best.low === null || best.high === null ? (best.low ?? best.high ?? 0) : (best.low + best.high) / 2,
+      null,
+      micro ? undefined : airSaid(plan, best.figureId, setC),
     );
+}
+
+/** What the dial stood at, °C; null where nothing bakes in an oven. */
+const settingOf = (plan: LinePlan): number | null =>
+  plan.has('oven.setting') ? plan.figure('oven.setting').value : null;
+
+/**
+ * What a time says of an oven goes by its air: how many K above its dial it was taken to be, and what each K does. Held against
+ * what thermometers in it have read, by then or later.
+ */
+function airSaid(plan: LinePlan, timeId: string, setC: number | null): Evidence['air'] {
+  if (setC === null || !plan.has('oven.setting') || !plan.has('oven.offset')) return undefined;
+  const offset = plan.figure('oven.offset');
+  const spread = (offset.high - offset.low) / 2;
+  const time = plan.figure(timeId).value;
+  const move = plan.movesOf(timeId).find(({ key }) => key.startsWith(`${PARAMS.ovenOffset.key}@`));
+  if (!move || spread <= 0 || time + move.up <= 0 || time + move.down <= 0) return undefined;
+  return {
+    saidK: plan.figure('oven.setting').value + offset.value - setC,
+    perK: Math.log((time + move.up) / (time + move.down)) / (2 * spread),
+  };
+}
+
+/** A thermometer that was read while loads baked, against the dial: one outcome of a batch. */
+function aired(
+  seen: Seen,
+  line: Line,
+  clocks: readonly ClockDoc[],
+  setC: number | null,
+  kitchen: File['kitchen'],
+): void {
+  const oven = ovenOf(line, kitchen);
+  const read = clocks.flatMap(({ lineId, airC }) => (lineId === line.id && airC !== undefined ? [airC] : []));
+  if (!oven || setC === null || read.length === 0) return;
+  const airC = read.reduce((sum, one) => sum + one, 0) / read.length;
+  const { value, spread } = airKnown(oven);
+  seen.of(
+    PARAMS.ovenOffset.key,
+    [scopeOf('oven', oven.id)],
+    [airC - setC, airC - setC],
+    { value, spread },
+    { figureId: 'oven.setting', expected: setC, came: airC },
+  );
 }
 
 /** Crumb that was weighed, against what its bowl was to give: what baking loses. */

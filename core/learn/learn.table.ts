@@ -16,6 +16,8 @@ export interface Seeing {
  */
 export const SEEING: Readonly<Record<string, Seeing>> = {
   'bake.factor': { on: 'log', noise: 0.05 },
+  // A thermostat swings, and a thermometer lags; of that a batch's own is the swing.
+  'oven.offset': { on: 'plain', noise: 4, beyond: 2, apart: true },
   'micro.factor': { on: 'log', noise: 0.06 },
   'bind.factor': { on: 'log', noise: 0.08 },
   'coat.mm': { on: 'log', noise: 0.07 },

@@ -1,4 +1,4 @@
-import type { Belief, KitchenDoc, RunDoc, RunFile } from '../model/documents';
+import type { Belief, Closed, KitchenDoc, RunDoc, RunFile } from '../model/documents';
 import type { Evidence } from '../model/evidence';
 import { stageWords } from '../process/stages';
 import { paramOf, PARAMS, scopeParts } from '../param';
@@ -40,12 +40,14 @@ export function lessonsOf(file: File, runs: readonly RunDoc[], now: number): Les
   const taken = own.map((one): Evidence => ({ ...one, taken: 'yes' }));
   // Of thousands of outcomes, only those of the same kinds have a say in it.
   const kinds = new Set(own.map((one) => `${one.param}\n${kindOf(one)}`));
-  const others = allEvidence(
-    runs.filter(({ id }) => id !== run.id),
-    kitchen,
-  ).filter((one) => kinds.has(`${one.param}\n${kindOf(one)}`));
-  const without = learn(others, now);
-  const withIt = learn([...others, ...taken], now);
+  const before = runs.filter(({ id }) => id !== run.id);
+  const ofKinds = (all: readonly Evidence[]) =>
+    all.filter((one) => kinds.has(`${one.param}\n${kindOf(one)}`));
+  const without = learn(ofKinds(allEvidence(before, kitchen)), now);
+  const withIt = learn(
+    ofKinds(allEvidence([...before, { closed: { ...run.closed, evidence: taken } as Closed }], kitchen)),
+    now,
+  );
   // The plan as it will be, with all of it taken to heart.
   const whole = planWhole({
     ...file,
@@ -106,6 +108,10 @@ function sentences(
     case PARAMS.microFactor.key:
       out.unshift(LESSON.oven(nameOf(of, kitchen), factor));
       if (clocked) out.push(LESSON.from(told(clocked.time.value), told(clocked.firstLook.value)));
+      return out;
+    case PARAMS.ovenOffset.key:
+      out.unshift(LESSON.air(nameOf(of, kitchen), mean));
+      if (plan?.has('oven.setting')) out.push(LESSON.airFrom(plan.figure('oven.setting').value));
       return out;
     case PARAMS.bindFactor.key:
       out.unshift(LESSON.binder(factor));

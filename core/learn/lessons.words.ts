@@ -11,6 +11,11 @@ export const LESSON = {
       ? `${name} bakes as reckoned.`
       : `${name} runs ${percent(factor)} ${factor > 1 ? 'slow' : 'fast'}.`,
   from: (time: string, look: string) => `From now on ${time}, look at ${look}.`,
+  air: (name: string, byK: number) =>
+    Math.abs(byK) < 1
+      ? `${name} gives what its dial says.`
+      : `${name} runs {${Math.round(Math.abs(byK))} K} ${byK > 0 ? 'hotter' : 'cooler'} than its dial says.`,
+  airFrom: (setC: number) => `From now on set it to {${setC} °C}.`,
   binder: (factor: number) =>
     Math.abs(factor - 1) < 0.01
       ? 'The crumb takes as much binder as reckoned.'

@@ -38,6 +38,7 @@ export class Seen {
     [low, high]: Bounds,
     start: Evidence['start'],
     seen?: Evidence['seen'],
+    air?: Evidence['air'],
   ): void {
     if (low === null && high === null) return;
     const formulas = new Set(this.plan.batches.map(({ formula }) => formula.id));
@@ -52,6 +53,7 @@ export class Seen {
       high,
       start,
       ...(seen ? { seen } : {}),
+      ...(air ? { air } : {}),
       ...(WITH_FORMULA.has(param) ? { with: [...formulas] } : {}),
       taken: 'yes',
     });
@@ -71,6 +73,7 @@ export class Seen {
    * A figure that came out between bounds: what that says of a parameter that it rests on, by how the figure moves with it.
    * @param shown what is told of it
    * @param rootId the figure of that parameter, where a plan has several
+   * @param air what the oven was taken to give, for what was baked in it
    */
   through(
     figureId: string,
@@ -78,6 +81,7 @@ export class Seen {
     [low, high]: Bounds,
     shown: number,
     rootId: string | null = null,
+    air?: Evidence['air'],
   ): void {
     const { plan } = this;
     if (!plan.has(figureId)) return;
@@ -118,10 +122,13 @@ export class Seen {
       value: root.value,
       spread: root.value * Math.hypot(spread / root.value, Math.sqrt(wider)),
     };
-    this.put(paramKey, root.known.of, power > 0 ? [back(low), back(high)] : [back(high), back(low)], start, {
-      figureId,
-      expected: figure.value,
-      came: shown,
-    });
+    this.put(
+      paramKey,
+      root.known.of,
+      power > 0 ? [back(low), back(high)] : [back(high), back(low)],
+      start,
+      { figureId, expected: figure.value, came: shown },
+      air,
+    );
   }
 }

@@ -7,7 +7,7 @@ import { sortsOf } from './sorts';
 
 const PAST = JSON.parse(readFileSync('public/demo-past.json', 'utf8')) as PastFile;
 const NOW = Date.UTC(2026, 10, 28, 16);
-const charts = (runs: readonly RunDoc[]) => chartsOf(runs, {}, (_, of) => of, NOW);
+const charts = (runs: readonly RunDoc[]) => chartsOf(runs, { ovens: [] }, (_, of) => of, NOW);
 const chart = (runs: readonly RunDoc[], id: string) => charts(runs).find((one) => one.id === id);
 const [FIRST] = PAST.runs;
 if (!FIRST?.closed) throw new Error('the past has runs');

@@ -56,7 +56,7 @@ const inOrder = (runs: readonly RunDoc[]): readonly RunDoc[] =>
  */
 export function chartsOf(
   runs: readonly RunDoc[],
-  kitchen: Pick<KitchenDoc, 'anew'>,
+  kitchen: Pick<KitchenDoc, 'anew' | 'ovens'>,
   nameOf: (param: string, of: string) => string,
   now: number,
 ): Chart[] {
@@ -254,7 +254,7 @@ const WIDTH_OF: Readonly<Record<string, string>> = CHART.sure.narrow;
 /** How wide what is believed still is, per cent to either side, beside how wide it began. */
 function sureChart(
   runs: readonly RunDoc[],
-  kitchen: Pick<KitchenDoc, 'anew'>,
+  kitchen: Pick<KitchenDoc, 'anew' | 'ovens'>,
   nameOf: (param: string, of: string) => string,
   now: number,
 ): Chart | null {
@@ -263,6 +263,8 @@ function sureChart(
   const things = learn(evidence, now)
     // A start for things never seen is no thing of the kitchen.
     .filter(({ param, of }) => own.has(`${param}@${of}`))
+    // Of a dial that is right by 0 K there are no per cent.
+    .filter(({ param }) => param !== PARAMS.ovenOffset.key)
     .map(({ param, of, mean: value, spread, start, seen }) => ({
       param,
       label: nameOf(param, of),

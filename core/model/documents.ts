@@ -106,6 +106,8 @@ export const clockSchema = z.looseObject({
   /** Where it stands, where there is more than one place: "upper rack". */
   place: z.string().max(40).optional(),
   inside: insideSchema.optional(),
+  /** What a thermometer in the oven read while it baked, °C. */
+  airC: z.number().min(40, 'At least 40 °C.').max(400, 'At most 400 °C.').optional(),
   /** Somebody has said that a time far off is a true one. */
   confirmed: z.boolean().optional(),
 });

@@ -20,6 +20,11 @@ export const evidenceSchema = z.looseObject({
   start: z.looseObject({ value, spread: z.number().min(0).max(1e6) }),
   /** What of it was expected with nothing learned, and what came: in the unit of that figure. */
   seen: z.looseObject({ figureId: z.string().max(120), expected: value, came: value }).optional(),
+  /**
+   * For what was baked in an oven: by how many K above its dial it was taken to be when the dial was set, and what each K of air
+   * does to the logarithm of the time.
+   */
+  air: z.looseObject({ saidK: z.number().min(-200).max(200), perK: z.number().min(-1).max(1) }).optional(),
   /** Formulas that it was seen with, where what it says holds for those before others. */
   with: z.array(id).max(20).optional(),
   /** Taken to heart, kept for later, or left out. */

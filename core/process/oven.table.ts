@@ -27,6 +27,19 @@ export const OVEN_OFFSET: Readonly<Record<'unmeasured' | 'felt' | 'measured' | '
   learned: { value: 0, spread: 1, basis: 'measured here' },
 };
 
+/** What is known of an oven's air before anything is read in it: as stated, felt or measured; K. */
+export const airKnown = ({
+  offsetC,
+  offsetBy,
+}: {
+  readonly offsetC: number | null;
+  readonly offsetBy?: string | undefined;
+}): Start => {
+  const { value, spread, basis } =
+    offsetC === null ? OVEN_OFFSET.unmeasured : offsetBy === 'feel' ? OVEN_OFFSET.felt : OVEN_OFFSET.measured;
+  return { value: offsetC ?? value, spread, basis };
+};
+
 /** What is left of the doubt of a tin and of a heat at the centre once the formula was baked in that oven. Basis: judgement. */
 export const TRIED_SHARE = 0.25;
 

@@ -9,6 +9,7 @@ const GROUPS: readonly {
     title: 'Ovens',
     of: {
       'bake.factor': 'baking time',
+      'oven.offset': 'above its dial',
       'oven.racks': 'top against bottom',
       'micro.factor': 'microwave time',
     },

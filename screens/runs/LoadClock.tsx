@@ -1,15 +1,17 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { nextPlace, ovenOf } from '../../core/bench/places';
 import { clockPhase, hurried, observedFactor, recordLook } from '../../core/bench';
 import type { ClockDoc, LookResult, LookSaw, RunDoc } from '../../core/model/documents';
-import { formatDuration, join } from '../../core/quantity';
+import { formatDuration, join, showText } from '../../core/quantity';
 import { standsAt } from '../../state/bench';
 import { onTheWall, steadyNow, useSteadyNow } from '../../state/clock';
-import { changeRunOf, useKitchen, useScreen } from '../../state/store';
+import { changeRunOf, useKitchen, useNumberStyle, useScreen } from '../../state/store';
 import { clockOf } from '../../state/time';
 import { QuietAction, MainAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
+import { NumberSheet } from '../../ui/numberSheet';
 import { Tap } from '../../ui/tap';
 import { Body, Small, Strong } from '../../ui/text';
 import { FONT, space, useTokens } from '../../ui/theme';
@@ -127,6 +129,7 @@ export function LoadClock({
           <Small key={test} soft={false}>{`– ${test}`}</Small>
         ))}
       </View>
+      <Thermometer run={run} clock={clock} />
       {clock.place ? <Place run={run} clock={clock} place={clock.place} /> : null}
       <View style={{ flexDirection: 'row', gap: space(1), flexWrap: 'wrap' }}>
         <QuietAction title="Wet in the middle" large onPress={() => answer('wet')} style={HALF} />
@@ -137,6 +140,49 @@ export function LoadClock({
       <MainAction title="Done, out it comes" large onPress={() => answer('clean')} />
       <Looks clock={clock} />
     </Card>
+  );
+}
+
+/** What a thermometer in the oven reads: the one thing that tells its air from how it bakes. */
+function Thermometer({ run, clock }: { readonly run: RunDoc; readonly clock: ClockDoc }) {
+  const style = useNumberStyle();
+  const kitchen = useKitchen();
+  const line = run.lines.find(({ id }) => id === clock.lineId);
+  const oven = line ? ovenOf(line, kitchen) : null;
+  const [asked, setAsked] = useState(false);
+  if (!oven) return null;
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', gap: space(1), flexWrap: 'wrap' }}>
+      {clock.airC === undefined ? null : (
+        <Strong style={{ flex: 1 }}>{`Thermometer in it: ${showText(clock.airC, '°C', style)}`}</Strong>
+      )}
+      <QuietAction
+        title={clock.airC === undefined ? 'A thermometer in it reads' : 'It reads otherwise'}
+        onPress={() => setAsked(true)}
+      />
+      <NumberSheet
+        ask={
+          asked
+            ? {
+                title: 'The oven thermometer reads',
+                hint: 'Through the glass, ten minutes after the door was shut. The dial goes by it in the next plan.',
+                value: clock.airC ?? null,
+                unit: '°C',
+                min: 40,
+                max: 400,
+              }
+            : null
+        }
+        onClose={() => setAsked(false)}
+        onSave={(airC) => {
+          changeRunOf('Thermometer in the oven', run.id, (now) => ({
+            ...now,
+            clocks: now.clocks.map((one) => (one.id === clock.id ? { ...one, airC } : one)),
+          }));
+          setAsked(false);
+        }}
+      />
+    </View>
   );
 }
 

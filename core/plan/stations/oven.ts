@@ -11,6 +11,7 @@ import {
   FAN_FACTOR,
   FIRST_LOOK_SHARE,
   LINER_FACTOR,
+  airKnown,
   OVEN_OFFSET,
   SECOND_RACK_FACTOR,
   TIN_FACTOR,
@@ -82,12 +83,12 @@ export function addOven(f: PlanFigures, spec: OvenSpec): OvenPart {
   const { oven, formula, kitchen, material, racks, liner } = spec;
   const method = METHODS[formula.doc.method];
   const inOven = scopeOf('oven', oven.id);
-  const measured = oven.offsetC !== null;
-  const known = !measured
-    ? OVEN_OFFSET.unmeasured
-    : oven.offsetBy === 'feel'
-      ? OVEN_OFFSET.felt
-      : OVEN_OFFSET.measured;
+  // What thermometers in it have read, held against what Kitchen says of it.
+  const read = f.beliefs.find(PARAMS.ovenOffset.key, [inOven]);
+  const known: Start = read
+    ? { value: read.mean, spread: read.spread, basis: 'measured here' }
+    : airKnown(oven);
+  const measured = read !== null || oven.offsetC !== null;
   const shift = boilingShiftK(kitchen.altitudeM ?? 0);
   const high = Math.abs(shift) >= 0.5;
   const slower = LINER_FACTOR[liner ?? 'paper'];
@@ -97,9 +98,9 @@ export function addOven(f: PlanFigures, spec: OvenSpec): OvenPart {
   const tried = triedIn(f, oven, formula);
   const offset = f.root({
     id: 'oven.offset',
-    words: OVEN.offset(measured),
+    words: read ? OVEN.offsetRead : OVEN.offset(measured),
     unit: 'K',
-    value: oven.offsetC ?? 0,
+    value: known.value,
     spread: learned ? Math.min(known.spread, OVEN_OFFSET.learned.spread) : known.spread,
     basis: known.basis,
     key: `${PARAMS.ovenOffset.key}@${inOven}`,

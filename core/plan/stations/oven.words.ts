@@ -32,6 +32,10 @@ export const OVEN = {
         ? 'What the oven thermometer read above the dial, as kept in Kitchen.'
         : 'Nobody has measured this oven yet. Stand a thermometer in it and write the difference in Kitchen.',
     ),
+  offsetRead: words(
+    'Oven above its setting',
+    'What thermometers in it have read while it baked, above its dial.',
+  ),
   fan: (fan: boolean) =>
     words(
       'Heat through the air',
