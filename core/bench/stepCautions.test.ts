@@ -35,7 +35,7 @@ const cupcakes = (over: Partial<CupcakeLine> = {}, steps?: Readonly<Record<strin
 
 describe('cautions at the bench', () => {
   it.each(Object.entries(FAMILY_FILES))('are each told at some step: %s', (_, file) => {
-    const { whole, plans, chores } = planned(file as RunFile);
+    const { whole, plans, chores } = planned(file);
     const untold = plans.flatMap((plan) => {
       const told = new Set(
         chores

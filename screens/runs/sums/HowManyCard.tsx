@@ -54,6 +54,8 @@ export function HowManyCard({ run, plan }: Part) {
 const listOf = (sizes: readonly number[]) =>
   sizes.length > 6 ? `${sizes.length} loads of up to ${Math.max(...sizes)}` : sizes.join(' + ');
 
+const sumOf = (sizes: readonly number[]) => sizes.reduce((sum, one) => sum + one, 0);
+
 /** Rounds of a mould, turns of a microwave. */
 function RoundWords({ plan }: { readonly plan: LinePlan }) {
   const { sizes } = plan.loads;
@@ -65,6 +67,7 @@ function RoundWords({ plan }: { readonly plan: LinePlan }) {
 
 function LoadWords({ run, plan }: Part) {
   const { loadPlan, loads } = plan.parts;
+  // A day that was found before the count was changed is no day of these pieces.
   const inDay = useDayLoads(run.id, plan.line.id);
   if (!loadPlan || !loads) return <RoundWords plan={plan} />;
   const { sizes, unevened, tins, wellsPerLoad } = loadPlan;
@@ -78,7 +81,7 @@ function LoadWords({ run, plan }: Part) {
       <Small>
         {even ? `Evened out from ${listOf(unevened)}, so that all bake alike. ${where}.` : `${where}.`}
       </Small>
-      {inDay && inDay.join() !== sizes.join() ? (
+      {inDay && sumOf(inDay) === sumOf(sizes) && inDay.join() !== sizes.join() ? (
         <Small>{`The day bakes them as ${listOf(inDay)}: that gets it done sooner.`}</Small>
       ) : null}
     </WhyTap>
