@@ -25,6 +25,8 @@ interface Shot {
 async function startLoad(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Load 1 in/ }).click();
   await page.clock.fastForward('12:20');
+  // What is left of the day is worked out beside the page.
+  await page.getByText(/^(In time|Late): ready about/).waitFor({ timeout: 30_000 });
   await page.waitForTimeout(300);
 }
 

@@ -129,7 +129,6 @@ export function LoadClock({
           <Small key={test} soft={false}>{`– ${test}`}</Small>
         ))}
       </View>
-      <Thermometer run={run} clock={clock} />
       {clock.place ? <Place run={run} clock={clock} place={clock.place} /> : null}
       <View style={{ flexDirection: 'row', gap: space(1), flexWrap: 'wrap' }}>
         <QuietAction title="Wet in the middle" large onPress={() => answer('wet')} style={HALF} />
@@ -138,6 +137,7 @@ export function LoadClock({
         <QuietAction title="Too brown: out" large onPress={() => answer('brown')} style={HALF} />
       </View>
       <MainAction title="Done, out it comes" large onPress={() => answer('clean')} />
+      <Thermometer run={run} clock={clock} />
       <Looks clock={clock} />
     </Card>
   );
