@@ -62,7 +62,7 @@ export function Compared({
           onPress={() => setAll(true)}
           style={{ minHeight: 44, justifyContent: 'center' }}
         >
-          <Small>{`${rows.length - FIRST} more`}</Small>
+          <Strong>{`Show ${rows.length - FIRST} more`}</Strong>
         </Tap>
       ) : null}
     </View>

@@ -9,12 +9,18 @@ import { Body, Small } from '../../ui/text';
 import { FINISH_WORDS, isDomed } from '../runs/HowItCame';
 import { useRunWords } from '../runs/RunList';
 
+/** Tenths of what is small, and whole ones of the rest. */
+const placesOf = (value: number): number => (value < 20 && !Number.isInteger(value) ? 1 : 0);
+
+/** As it is shown: what stands in the third column is the difference of the other two. */
+const asShown = (value: number): number => Number(value.toFixed(placesOf(value)));
+
 const shown = (value: number | null, unit: Pair['unit'], style: NumberStyle): string =>
   value === null
     ? 'not told'
     : unit === 'g'
       ? showText(value, 'g', style)
-      : `${formatNumber(value, value < 20 && !Number.isInteger(value) ? 1 : 0, style.decimal)}${unit === 'pieces' ? '' : ` ${unit}`}`;
+      : `${formatNumber(value, placesOf(value), style.decimal)}${unit === 'pieces' ? '' : ` ${unit}`}`;
 
 /** Two closed batches side by side: what differs most first. */
 export function CompareRuns({
@@ -30,15 +36,15 @@ export function CompareRuns({
 }) {
   const style = useNumberStyle();
   const words = useRunWords();
-  const rows = comparedRuns(a, b).map(({ what, unit, a: x, b: y }) => ({
-    label: what,
-    now: shown(x, unit, style),
-    then: shown(y, unit, style),
-    by:
-      x === null || y === null
-        ? ''
-        : `${y > x ? '+' : y < x ? '−' : ''}${shown(Math.abs(y - x), unit, style)}`,
-  }));
+  const rows = comparedRuns(a, b).map(({ what, unit, a: x, b: y }) => {
+    const by = x === null || y === null ? null : Number((asShown(y) - asShown(x)).toFixed(1));
+    return {
+      label: what,
+      now: shown(x, unit, style),
+      then: shown(y, unit, style),
+      by: by === null ? '' : `${by > 0 ? '+' : by < 0 ? '−' : ''}${shown(Math.abs(by), unit, style)}`,
+    };
+  });
   const told = (run: RunDoc) =>
     run.closed
       ? `${run.name}, ${momentText(run.closed.at)}: ${words(run)}${run.lines.some(isDomed) ? `, ${FINISH_WORDS[run.closed.finish]}` : ''}. ${run.closed.note}`

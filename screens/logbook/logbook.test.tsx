@@ -208,6 +208,26 @@ describe('batches side by side', () => {
     expect(rows.find((row) => /A load took/.test(row))).toMatch(/25 min.*not told/);
   });
 
+  it('differ by what stands there, to the last place shown', () => {
+    bakeTwice();
+    const took = (id: string, ms: number) => {
+      const one = run(id);
+      const [clock] = run(RUN).clocks;
+      if (!clock) throw new Error('it was baked by a clock');
+      bring({ [`run/${id}`]: { ...one, clocks: [{ ...clock, endedAt: clock.startedAt + ms }] } });
+    };
+    // 39.6 and 24.4 minutes: 15.2 apart, and 40 less 24 is what a reader reckons.
+    took(RUN, 39.6 * 60_000);
+    took('other', 24.4 * 60_000);
+    open(<LogbookScreen />);
+    tap('button', 'Compare Lantern evening with another');
+    tap('button', 'Compare The other with another');
+    tap('button', 'Compare Lantern evening and The other');
+    const table = screen.getByRole('table', { name: 'Two batches side by side' });
+    const rows = within(table).getAllByRole('row').map(words);
+    expect(rows.find((row) => /A load took/.test(row))).toMatch(/40 min\s*24 min\s*−16 min/);
+  });
+
   it('are found by how they came out and by what they were baked in', () => {
     bakeTwice();
     bakeMore(5);
