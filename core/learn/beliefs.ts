@@ -22,7 +22,7 @@ export const allEvidence = (
  * Outcomes of ovens as they would have come with their air as it is known by now: a bake that was quick because the oven runs hot
  * would be quick a second time, once the dial is set lower for it. Readings are held against what Kitchen says of the oven.
  */
-export function byAir(evidence: readonly Evidence[], { ovens }: Pick<KitchenDoc, 'ovens'>): Evidence[] {
+function byAir(evidence: readonly Evidence[], { ovens }: Pick<KitchenDoc, 'ovens'>): Evidence[] {
   const ovenOf = (of: readonly string[]) => ovens.find(({ id }) => of[0] === scopeOf('oven', id));
   const held = evidence.map((one): Evidence => {
     const oven = one.param === PARAMS.ovenOffset.key ? ovenOf(one.of) : undefined;
