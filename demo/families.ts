@@ -73,7 +73,8 @@ export const POPS: readonly PopLine[] = [
         name: 'White with pearl sugar',
         count: 12,
         coat: 'white',
-        nutFree: true,
+        freeFrom: ['nuts', 'peanut'],
+        packetsRead: ['white chocolate'],
         toppings: [{ by: 'cover', what: 'pearl sugar', cover: 'sprinkles', share: 0.4 }],
       }),
     ],
@@ -349,10 +350,10 @@ const file = (id: string, name: string, lines: readonly Line[]): RunFile => {
   const formulas = [...DEMO_FORMULAS, ...FAMILY_FORMULAS];
   return {
     kind: 'run file',
-    version: 2,
+    version: 3,
     run: {
       kind: 'run',
-      version: 2,
+      version: 3,
       id,
       name,
       createdAt: 0,

@@ -37,7 +37,7 @@ export function demoRuns(now: string): RunDoc[] {
   return [
     {
       kind: 'run',
-      version: 2,
+      version: 3,
       id: 'run-lantern-evening',
       name: 'Lantern evening',
       createdAt,
@@ -48,7 +48,7 @@ export function demoRuns(now: string): RunDoc[] {
     },
     {
       kind: 'run',
-      version: 2,
+      version: 3,
       id: 'run-lantern-makers-tea',
       name: 'Lantern makers’ tea',
       createdAt: createdAt - 1,
@@ -66,7 +66,7 @@ export function demoRuns(now: string): RunDoc[] {
     },
     {
       kind: 'run',
-      version: 2,
+      version: 3,
       id: 'run-lantern-table',
       name: 'Lantern evening, the table',
       createdAt: createdAt - 2,

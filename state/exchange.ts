@@ -174,7 +174,7 @@ const alongWords = (added: readonly string[]): string =>
 /** A run with all that it rests on, as text for a file. */
 export function runFileText(run: RunDoc): string {
   const { formulas, kitchen } = fileOf(run, useDocuments.getState().docs, Date.now());
-  const file: RunFile = { kind: 'run file', version: 2, run, formulas: [...formulas], kitchen };
+  const file: RunFile = { kind: 'run file', version: 3, run, formulas: [...formulas], kitchen };
   return JSON.stringify(file, null, 2);
 }
 
@@ -182,6 +182,6 @@ export function runFileText(run: RunDoc): string {
 export function pieceFileText(piece: PieceDoc): string {
   const { docs } = useDocuments.getState();
   const formulas = usedFormulas(formulasNamed([piece.line]), formulasIn(docs));
-  const file: PieceFile = { kind: 'piece file', version: 2, piece, formulas, kitchen: kitchenIn(docs) };
+  const file: PieceFile = { kind: 'piece file', version: 3, piece, formulas, kitchen: kitchenIn(docs) };
   return JSON.stringify(file, null, 2);
 }

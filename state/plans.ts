@@ -1,10 +1,10 @@
 import { counted } from '../core/bench/log';
 import { useDeferredValue } from 'react';
 import { create } from 'zustand';
-import type { FormulaDoc, KitchenDoc, RunDoc } from '../core/model/documents';
+import type { FormulaDoc, KitchenDoc, Line, RunDoc } from '../core/model/documents';
 import { formulasNamed } from '../core/model/references';
 import type { Explained, Figure } from '../core/figure';
-import type { LinePlan, PlanFile, PlannedLine, RunPlan } from '../core/plan';
+import type { LinePlan, PlanFile, PlannedLine, Promised, RunPlan } from '../core/plan';
 import type * as Planning from '../workers/planning';
 import { useNow } from './clock';
 import { formulasIn, kitchenIn, runIn, type Docs } from './documents';
@@ -77,6 +77,18 @@ export function planOf(
   const plan = planning.planWhole(file, null, memoryOf(run.id, planning));
   kept.set(run, { file, plan });
   return plan;
+}
+
+/**
+ * What a line, or one of its lots, is promised free of, held against what it is made of; null where nothing is promised, or
+ * where it cannot be planned.
+ */
+export function promiseMadeOf(run: RunDoc, line: Line, lotId: string | null): Promised | null {
+  const { planner } = usePlanner.getState();
+  if (!planner) return null;
+  const file = fileOf({ ...run, lines: [line] }, useDocuments.getState().docs, Date.now());
+  const [plan] = planner.planWhole(file).lines;
+  return plan?.planned ? (plan.promises.find((one) => one.lotId === lotId) ?? null) : null;
 }
 
 /** What was planned before of each run: a change of one line then plans that line, not all of them. */

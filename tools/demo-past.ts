@@ -114,7 +114,7 @@ export function demoPast(): Past {
     const oven = ovenOf(line);
     const run: RunDoc = {
       kind: 'run',
-      version: 2,
+      version: 3,
       id: `run-past-${i + 1}`,
       name,
       createdAt: ready - 2 * 86_400_000,
@@ -124,7 +124,7 @@ export function demoPast(): Past {
       closed: null,
     };
     const baked = bakedRun(
-      { kind: 'run file', version: 2, run, formulas, kitchen },
+      { kind: 'run file', version: 3, run, formulas, kitchen },
       {
         ovenOffK: 0,
         bakeFactor: TRUE.ovens[oven] ?? 1,

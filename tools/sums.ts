@@ -9,7 +9,7 @@ import { basisText, type Figure } from '../core/figure';
 import { planWhole, type ComponentsPlan, type LinePlan, type PlannedLine } from '../core/plan';
 import { dayOf } from '../core/schedule';
 import { keepingWords } from '../core/caution/keeping';
-import { inStyle } from '../core/quantity';
+import { inStyle, listed, togetherHold } from '../core/quantity';
 import { whyText } from '../core/plan/whyText';
 
 /** One line that does nothing to a terminal: what a file says may hold anything. */
@@ -98,7 +98,13 @@ function printedLine(plan: LinePlan) {
     ...(plan.parts.cut ? { cuts: plan.parts.cut.plan } : {}),
     limits: plan.limits,
     loads: plan.loads.sizes,
-    lots: plan.lots.map(({ id, name, count, allergens }) => ({ id, name, count, allergens })),
+    lots: plan.lots.map(({ id, name, count, holds }) => ({
+      id,
+      name,
+      count,
+      allergens: listed(holds),
+      packets: holds.packets,
+    })),
     remainder: {
       ...plan.remainder,
       offers: plan.remainder.offers.map((offer) => ({ ...offer, detail: inStyle(offer.detail) })),
@@ -113,7 +119,9 @@ function printedLine(plan: LinePlan) {
     tests: styled(plan.tests),
     notes: styled(plan.notes),
     keeping: keepingWords(plan.keeping),
-    allergens: plan.allergens,
+    allergens: listed(plan.holds),
+    packets: plan.holds.packets,
+    promises: plan.promises,
     cautions: plan.cautions.map(({ words, ...rest }) => ({ ...rest, words: inStyle(words) })),
     warnings: plan.warnings.map(({ fault, mend }) => ({ fault: inStyle(fault), mend: inStyle(mend) })),
     figures: Object.fromEntries(plan.figures.map((figure) => [figure.id, printed(figure)])),
@@ -158,9 +166,12 @@ function asked(args: readonly string[]): string {
   });
   if (fault) fail('formulas', fault.fault, fault.mend);
   if (why !== null) return whyPrinted(planned, why);
+  const all = togetherHold(planned.map(({ holds }) => holds));
   const out = {
     run: read.value.run.id,
     readyAt: read.value.run.readyAt,
+    allergens: listed(all),
+    packets: all.packets,
     lines: planned.map(printedLine),
     components: printedComponents(components),
   };

@@ -1,8 +1,5 @@
 import { readFormula } from '../formula';
 import { METHODS } from '../process/batter.table';
-import { BINDER_FACTOR } from '../process/bind.table';
-import { FROSTING_DENSITY } from '../process/frost.table';
-import { ALLERGEN_NAMES, BINDER_ALLERGENS, CHOCOLATE_ALLERGENS, FROSTING_ALLERGENS } from './allergens.table';
 import { cautionsFor } from './cautions';
 import { factsOf, type FactsOf, type Unbaked } from './facts';
 import { doneTests } from './doneTests';
@@ -12,7 +9,7 @@ const plain: FactsOf = {
   family: 'cupcake',
   baked: linesOf('100 g plain flour\n100 g caster sugar\n2 eggs'),
   unbaked: [],
-  allergens: ['gluten', 'egg'],
+  holds: { allergens: ['gluten', 'egg'], packets: [] },
   words: [],
   frosting: null,
   coat: false,
@@ -63,10 +60,12 @@ describe('cautions', () => {
   });
 
   it('lists allergens as people say them and leaves labels to the law', () => {
-    expect(words({ allergens: ['gluten', 'egg', 'milk'] }, 'allergens')).toMatch(
+    expect(words({ holds: { allergens: ['gluten', 'egg', 'milk'], packets: [] } }, 'allergens')).toMatch(
       /^Contains gluten, egg and milk, .+Local food law/,
     );
-    expect(ids({ allergens: [] })).not.toContain('allergens');
+    expect(ids({ holds: { allergens: [], packets: [] } })).not.toContain('allergens');
+    const doubt = { allergens: [], packets: [{ name: 'moon dust', known: false }] };
+    expect(words({ holds: doubt }, 'allergens')).toMatch(/^Not known: read the packet of "moon dust"\./);
   });
 
   it('says each thing once and briefly', () => {
@@ -140,17 +139,6 @@ describe('how a piece keeps', () => {
     expect(keeps({ words: ['vanilla buttercream', 'cream of tartar'] })).toEqual(['plain cake']);
   });
   it('is a plain cake’s where nothing is in or on it', () => expect(keeps({})).toEqual(['plain cake']));
-});
-
-describe('tables of allergens', () => {
-  it('have a row for every binder, frosting and chocolate, and a name for every allergen in them', () => {
-    expect(Object.keys(BINDER_ALLERGENS).sort()).toEqual(Object.keys(BINDER_FACTOR).sort());
-    expect(Object.keys(FROSTING_ALLERGENS).sort()).toEqual(Object.keys(FROSTING_DENSITY).sort());
-    const all = [BINDER_ALLERGENS, FROSTING_ALLERGENS, CHOCOLATE_ALLERGENS].flatMap((table) =>
-      Object.values(table).flat(),
-    );
-    for (const one of all) expect(ALLERGEN_NAMES[one]).toBeTruthy();
-  });
 });
 
 describe('how to tell that it is done', () => {

@@ -1,4 +1,4 @@
-import { allergenNames } from './allergens.table';
+import { allergenCaution, listWords } from './allergens.words';
 import { counted } from '../quantity';
 import type { Facts } from './facts';
 
@@ -36,9 +36,8 @@ const RULES: readonly Rule[] = [
   rule(
     'allergens',
     'gather',
-    ({ allergens }) => allergens.length > 0,
-    ({ allergens }) =>
-      `Contains ${list(allergenNames(allergens))}, as far as the lines tell. Read the packets, and say so to whoever eats. Local food law decides what a label must list.`,
+    ({ holds }) => holds.allergens.length > 0 || holds.packets.length > 0,
+    ({ holds }) => allergenCaution(holds),
   ),
   rule(
     'alcohol',
@@ -68,7 +67,7 @@ const RULES: readonly Rule[] = [
     'finish',
     ({ rawEggServed }) => rawEggServed.length > 0,
     ({ rawEggServed }) =>
-      `No step of ${list(rawEggServed.map((name) => `"${name}"`))} cooks the egg in it: take pasteurised egg, above all for children, who is pregnant, old or ill. Keep it cold.`,
+      `No step of ${listWords(rawEggServed.map((name) => `"${name}"`))} cooks the egg in it: take pasteurised egg, above all for children, who is pregnant, old or ill. Keep it cold.`,
   ),
   rule(
     'hot-tin',
@@ -163,9 +162,4 @@ export function cautionsFor(facts: Facts): Caution[] {
     place,
     words: words(facts),
   }));
-}
-
-function list(words: readonly string[]): string {
-  if (words.length <= 1) return words.join('');
-  return `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 }

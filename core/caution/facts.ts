@@ -1,7 +1,7 @@
 import type { Family } from '../model/documents';
 import type { Frosting } from '../process/frost.table';
 import { massOf } from '../formula';
-import type { Allergen, ReadLine } from '../quantity';
+import type { Holds, ReadLine } from '../quantity';
 import type { Part } from './keeping';
 import {
   ALCOHOL,
@@ -18,7 +18,7 @@ import {
 /** What is in a piece and how it is made, as far as cautions and keeping go. */
 export interface Facts {
   readonly family: Family;
-  readonly allergens: readonly Allergen[];
+  readonly holds: Holds;
   readonly rawEgg: boolean;
   readonly rawFlour: boolean;
   /** Names of what is eaten with egg in it that nothing heats. */
@@ -85,7 +85,7 @@ export interface FactsOf extends Ways {
   /** What goes into the oven or the microwave. */
   readonly baked: readonly ReadLine[];
   readonly unbaked: readonly Unbaked[];
-  readonly allergens: readonly Allergen[];
+  readonly holds: Holds;
 }
 
 const FROSTING_KEEPS: Readonly<Record<Frosting, Part>> = {
@@ -174,7 +174,7 @@ export function factsOf(given: FactsOf): Facts {
   const meringue = frosting === 'cooked meringue' || frosting === 'meringue buttercream';
   return {
     family: given.family,
-    allergens: given.allergens,
+    holds: given.holds,
     rawEgg: inBaked('egg'),
     rawFlour: inBaked('flour'),
     rawEggServed: unbaked

@@ -4,6 +4,7 @@ import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../../demo';
 import { formulaSchema, type FormulaDoc } from '../model/documents';
 import { bringIn } from './bringIn';
 import { csvText } from './csv';
+import { readFormula } from '../formula';
 import { recipeLd, recipeMarkdown } from './recipe';
 import { INGREDIENTS } from '../quantity';
 import { beliefsCsv, ingredientsCsv, logCsv, outcomesCsv } from './tables';
@@ -121,7 +122,7 @@ describe('a table', () => {
 describe('a formula as a Recipe', () => {
   it('comes back with its name, its lines and its steps, for every formula of the demo', () => {
     for (const doc of DEMO_FORMULAS) {
-      const read = bringIn(recipeLd(doc));
+      const read = bringIn(recipeLd(doc, readFormula(doc, null).holds));
       if (!read.ok || read.what !== 'formulas') throw new Error(`${doc.name} is not read`);
       const back = read.formulas[0] as FormulaDoc | undefined;
       const lines = (text: string) =>
@@ -138,13 +139,14 @@ describe('a formula as a Recipe', () => {
   it('has what the published shape asks for, and ends no script that it stands in', () => {
     const [doc] = DEMO_FORMULAS as [FormulaDoc];
     const hostile = formulaSchema.parse({ ...doc, name: '</script><b>x', statedPieces: 12, statedMin: 20 });
-    const text = recipeLd(hostile);
+    const text = recipeLd(hostile, { allergens: ['milk'], packets: [{ name: 'moon dust', known: false }] });
     expect(text).not.toContain('</');
     const read = JSON.parse(text) as Record<string, unknown>;
     expect(read).toMatchObject({
       '@context': 'https://schema.org',
       '@type': 'Recipe',
       name: '</script><b>x',
+      description: 'Not known: read the packet of "moon dust". Contains milk.',
       recipeYield: '12 pieces',
       cookTime: 'PT20M',
     });
@@ -153,14 +155,12 @@ describe('a formula as a Recipe', () => {
 
   it('is read by people as Markdown, its signs as themselves', () => {
     const [doc] = DEMO_FORMULAS as [FormulaDoc];
-    const text = recipeMarkdown({
-      ...doc,
-      name: 'A *bold* cake',
-      text: '200 g flour\n\n2 eggs',
-      steps: 'Mix.\nBake.',
-    });
+    const text = recipeMarkdown(
+      { ...doc, name: 'A *bold* cake', text: '200 g flour\n\n2 eggs', steps: 'Mix.\nBake.' },
+      { allergens: ['gluten', 'wheat', 'egg'], packets: [] },
+    );
     expect(text).toBe(
-      `# A \\*bold\\* cake\n\n${[doc.statedPieces ? `${doc.statedPieces} pieces` : '', `${doc.ovenC} °C`, doc.statedMin ? `${doc.statedMin} min` : ''].filter(Boolean).join(', ')}\n\n- 200 g flour\n- 2 eggs\n\n1. Mix.\n2. Bake.\n`,
+      `# A \\*bold\\* cake\n\n${[doc.statedPieces ? `${doc.statedPieces} pieces` : '', `${doc.ovenC} °C`, doc.statedMin ? `${doc.statedMin} min` : ''].filter(Boolean).join(', ')}\n\nContains gluten (wheat), egg.\n\n- 200 g flour\n- 2 eggs\n\n1. Mix.\n2. Bake.\n`,
     );
   });
 });

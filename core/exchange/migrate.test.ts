@@ -70,6 +70,22 @@ describe('files of the first version', () => {
     expect(read.value).not.toHaveProperty('stated');
   });
 
+  it.each(['evening', 'pops'])(
+    'of the second version (%s) keep their promises, over all that a lot holds',
+    (name) => {
+      const text = readFileSync(`${__dirname}/fixtures/v2/${name}.run.json`, 'utf8');
+      expect(text).toContain('"nutFree": true');
+      const file = JSON.parse(text) as unknown;
+      const read = readRunFile(file);
+      if (!read.ok) throw new Error(read.faults[0]?.fault);
+      const lots = read.value.run.lines.flatMap((line) => line.lots ?? []);
+      const promised = lots.filter(({ freeFrom }) => freeFrom !== undefined);
+      expect(promised.map(({ freeFrom }) => freeFrom)).toEqual([['nuts', 'peanut']]);
+      for (const lot of lots) expect(lot).not.toHaveProperty('nutFree');
+      expect(figuresOf(file)).toEqual(figuresOf(FAMILY_FILES[name]));
+    },
+  );
+
   it('are brought up to date once: what is of today stays the very same', () => {
     const brought = upToDate(fixture('evening'));
     if (!brought.ok) throw new Error('it opens');

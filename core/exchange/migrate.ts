@@ -54,6 +54,24 @@ function runTo2(doc: Json): Json {
   return Array.isArray(doc.lines) ? { ...run, lines: doc.lines.map(lineTo2) } : run;
 }
 
+/** Version 2 could promise a lot free of nuts only. */
+function lineTo3(line: unknown): unknown {
+  if (!isObject(line) || !Array.isArray(line.lots)) return line;
+  const lots = line.lots.map((lot: unknown) => {
+    if (!isObject(lot) || lot.nutFree === undefined) return lot;
+    const { nutFree, ...rest } = lot;
+    return nutFree === true ? { ...rest, freeFrom: ['nuts', 'peanut'] } : rest;
+  });
+  return { ...line, lots };
+}
+
+const runTo3 = (doc: Json): Json => ({
+  ...doc,
+  version: 3,
+  ...(Array.isArray(doc.lines) ? { lines: doc.lines.map(lineTo3) } : {}),
+});
+const pieceTo3 = (doc: Json): Json => ({ ...doc, version: 3, line: lineTo3(doc.line) });
+
 const pieceTo2 = (doc: Json): Json => ({ ...doc, version: 2, line: lineTo2(doc.line) });
 
 /** A document within a file, brought up to date where it is an older one. */
@@ -64,27 +82,31 @@ function within(kind: string, doc: unknown): unknown {
   return steps.slice(version - 1).reduce((d, step) => step(d), doc);
 }
 
-const runFileTo2 = (doc: Json): Json => ({
-  ...doc,
-  version: 2,
-  run: within('run', doc.run),
-  kitchen: within('kitchen', doc.kitchen),
-});
-const pieceFileTo2 = (doc: Json): Json => ({
-  ...doc,
-  version: 2,
-  piece: within('piece', doc.piece),
-  kitchen: within('kitchen', doc.kitchen),
-});
+const runFileTo =
+  (to: number): Step =>
+  (doc) => ({
+    ...doc,
+    version: to,
+    run: within('run', doc.run),
+    kitchen: within('kitchen', doc.kitchen),
+  });
+const pieceFileTo =
+  (to: number): Step =>
+  (doc) => ({
+    ...doc,
+    version: to,
+    piece: within('piece', doc.piece),
+    kitchen: within('kitchen', doc.kitchen),
+  });
 
 /** For each kind, the steps that bring version 1, 2, … to the next. The current version is one past their number. */
 const MIGRATIONS: Readonly<Record<string, readonly Step[]>> = {
   formula: [],
   kitchen: [kitchenTo2],
-  run: [runTo2],
-  piece: [pieceTo2],
-  'run file': [runFileTo2],
-  'piece file': [pieceFileTo2],
+  run: [runTo2, runTo3],
+  piece: [pieceTo2, pieceTo3],
+  'run file': [runFileTo(2), runFileTo(3)],
+  'piece file': [pieceFileTo(2), pieceFileTo(3)],
 };
 
 /** Brings a document or a file of any version up to date; refuses unknown kinds and newer versions. */

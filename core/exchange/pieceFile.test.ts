@@ -18,7 +18,7 @@ function fileOf(line: Line): PieceFile {
       reached.add(part.formulaId);
   return {
     kind: 'piece file',
-    version: 2,
+    version: 3,
     piece: pieceOf(line, { id: 'piece-1', name: 'As we like them' }),
     formulas: EVENING.formulas.filter(({ id }) => reached.has(id)),
     kitchen: EVENING.kitchen,

@@ -1,4 +1,6 @@
+import { holdsLine } from '../caution/allergens.words';
 import type { FormulaDoc } from '../model/documents';
+import type { Holds } from '../quantity';
 
 const linesOf = (text: string): string[] =>
   text
@@ -7,12 +9,16 @@ const linesOf = (text: string): string[] =>
     .filter(Boolean);
 
 /** A formula as a Recipe of schema.org in JSON-LD: what other programs read of it. Times in ISO 8601. */
-export function recipeLd({ name, text, steps, statedPieces, statedMin, makes }: FormulaDoc): string {
+export function recipeLd(
+  { name, text, steps, statedPieces, statedMin, makes }: FormulaDoc,
+  holds: Holds,
+): string {
   const instructions = linesOf(steps);
   const doc = {
     '@context': 'https://schema.org',
     '@type': 'Recipe',
     name,
+    description: holdsLine(holds),
     ...(makes ? { recipeCategory: makes } : {}),
     ...(statedPieces ? { recipeYield: `${statedPieces} pieces` } : {}),
     ...(statedMin ? { cookTime: `PT${Math.round(statedMin)}M` } : {}),
@@ -29,7 +35,10 @@ export function recipeLd({ name, text, steps, statedPieces, statedMin, makes }: 
 const plain = (text: string): string => text.replace(/([\\`*_{}[\]<>#|~])/g, '\\$1');
 
 /** A formula as Markdown: its name, its ingredients as written, its steps. */
-export function recipeMarkdown({ name, text, steps, ovenC, statedPieces, statedMin }: FormulaDoc): string {
+export function recipeMarkdown(
+  { name, text, steps, ovenC, statedPieces, statedMin }: FormulaDoc,
+  holds: Holds,
+): string {
   const told = [
     statedPieces ? `${statedPieces} pieces` : '',
     `${Math.round(ovenC)} °C`,
@@ -40,6 +49,8 @@ export function recipeMarkdown({ name, text, steps, ovenC, statedPieces, statedM
     `# ${plain(name)}`,
     '',
     told.join(', '),
+    '',
+    plain(holdsLine(holds)),
     '',
     ...linesOf(text).map((line) => `- ${plain(line)}`),
     ...(instructions.length > 0 ? ['', ...instructions.map((step, i) => `${i + 1}. ${plain(step)}`)] : []),

@@ -15,7 +15,7 @@ describe('a formula read back', () => {
   });
 
   it('names the allergens that its lines bring', () => {
-    expect([...read('100 g flour\n2 eggs\n1 dl milk\n50 g walnuts').allergens].sort()).toEqual([
+    expect([...read('100 g flour\n2 eggs\n1 dl milk\n50 g walnuts').holds.allergens].sort()).toEqual([
       'egg',
       'gluten',
       'milk',
@@ -76,13 +76,13 @@ describe('checks on proportions', () => {
 
 describe('cautions', () => {
   const cautions = (text: string) => {
-    const { lines, allergens } = read(text);
+    const { lines, holds } = read(text);
     return cautionsFor(
       factsOf({
         family: 'cupcake',
         baked: lines,
         unbaked: [],
-        allergens,
+        holds,
         words: [],
         frosting: null,
         coat: false,

@@ -1,7 +1,7 @@
 export { bakersPercent } from './checks';
 export { guessMethod, mayMix } from './guessMethod';
 export type { GuessedMethod } from './guessMethod';
-export { evidenceOfMeasures, guessMeasures, massOf, readFormula, Readings } from './read';
+export { evidenceOfMeasures, guessMeasures, madeHolds, massOf, readFormula, Readings } from './read';
 export type { Measuring, ReadFormula, Weighed, WeighedLine } from './read';
 export { readSteps } from './steps';
 export type { ReadStep, StepUse } from './steps';

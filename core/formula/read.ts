@@ -1,9 +1,11 @@
 import { MAX_FORMULA_LINES, type FormulaDoc, type KitchenDoc } from '../model/documents';
 import {
-  allergensTold,
+  holdsOfLine,
   readLine,
-  type Allergen,
+  togetherHold,
   type Fault,
+  type Holds,
+  type LineStatus,
   type Measures,
   type OwnKitchen,
   type ReadLine,
@@ -22,7 +24,8 @@ export interface ReadFormula {
   /** Half the 10–90 width of that mass, from how the amounts are stated, g. */
   readonly spreadG: number;
   readonly unread: number;
-  readonly allergens: readonly Allergen[];
+  /** What its lines hold, those that nobody could read among them. */
+  readonly holds: Holds;
   /** Warnings about the formula as a whole. */
   readonly checks: readonly Fault[];
   readonly weighed: Weighed;
@@ -103,6 +106,28 @@ export function readFormula(doc: Written, kitchen: Measuring | null, readings?: 
   return readings ? readings.formula(doc, own) : read(doc, own, null);
 }
 
+/**
+ * What a formula holds with all that it is made of: the formulas that go into it, and those that go into them. One that is
+ * not there is told as not known.
+ */
+export function madeHolds(
+  doc: FormulaDoc,
+  formulas: readonly FormulaDoc[],
+  kitchen: Measuring | null,
+): Holds {
+  const all = new Map([...formulas, doc].map((one) => [one.id, one]));
+  const reached = new Set([doc.id]);
+  for (const id of reached) for (const part of all.get(id)?.parts ?? []) reached.add(part.formulaId);
+  return togetherHold(
+    [...reached].map((id): Holds => {
+      const one = all.get(id);
+      return one
+        ? readFormula(one, kitchen).holds
+        : { allergens: [], packets: [{ name: 'a formula that is gone', known: false }] };
+    }),
+  );
+}
+
 /** What was read lately. Documents are replaced, never changed: each object is read once for what a kitchen has told. */
 export class Readings {
   private readonly formulas = new WeakMap<
@@ -147,7 +172,6 @@ function read(doc: Written, own: OwnKitchen | undefined, readings: Readings | nu
   const lines = byRow.flatMap((line) => (line.also.length === 0 ? [line] : [line, ...line.also]));
   const at = byRow.flatMap((line, row) => Array.from({ length: 1 + line.also.length }, () => row));
   const readable = lines.filter((line) => line.status === 'read');
-  const allergens = new Set(lines.flatMap(allergensOf));
   const beyond = written.slice(MAX_FORMULA_LINES).filter((line) => line.trim() !== '').length;
   const tooLong: Fault[] =
     beyond > 0
@@ -164,7 +188,10 @@ function read(doc: Written, own: OwnKitchen | undefined, readings: Readings | nu
     massG: readable.reduce((sum, line) => sum + line.massG, 0),
     spreadG: Math.hypot(...readable.map((line) => (line.highG - line.lowG) / 2)),
     unread: lines.filter((line) => line.status === 'unread').length,
-    allergens: [...allergens],
+    holds: togetherHold([
+      ...lines.filter(({ status }) => EATEN.has(status)).map(holdsOfLine),
+      ...(beyond > 0 ? [{ allergens: [], packets: [{ name: NOT_READ, known: false }] }] : []),
+    ]),
     checks: [
       ...tooLong,
       ...(doc.makes === undefined || doc.makes === 'batter' ? checkFormula(lines, doc.method) : []),
@@ -197,8 +224,7 @@ export function evidenceOfMeasures(text: string): {
   return cups !== null && metric === null ? { measures: 'us', by: cups } : { measures: 'metric', by: metric };
 }
 
-/** What a line holds, by its own words; by what it was read as where they tell nothing. */
-function allergensOf({ raw, ingredient }: ReadLine): readonly Allergen[] {
-  const { of, told } = allergensTold(raw);
-  return told ? of : (ingredient?.allergens ?? []);
-}
+/** Lines that name something that goes in, whether its amount was read or not. */
+const EATEN: ReadonlySet<LineStatus> = new Set(['read', 'unread', 'no amount']);
+/** What stands past the last line that is read, as a thing whose packet nobody has looked at. */
+const NOT_READ = 'what was not read of it';

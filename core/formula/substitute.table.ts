@@ -93,7 +93,7 @@ export const SUBSTITUTES: readonly SubstituteDef[] = [
     'plant-butter',
     'butter',
     'Plant block for baking',
-    [['margarine', 1]],
+    [['vegan butter', 1]],
     'Creams as well; the crumb is a little softer, the taste plainer. Use a firm block, not a spread from a tub.',
   ),
   one(

@@ -37,7 +37,7 @@ describe('a new line', () => {
       expect(lineSchema.safeParse(made.line).success).toBe(true);
       const run: RunDoc = {
         kind: 'run',
-        version: 2,
+        version: 3,
         id: 'run-1',
         name: 'A run',
         createdAt: 0,

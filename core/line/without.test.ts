@@ -1,7 +1,7 @@
 import { CUPCAKE, EVENING, whole } from '../plan/test-utils/lines';
 import type { FormulaDoc } from '../model/documents';
 import { bowlsOf } from '../plan';
-import { sharedNutWarnings } from '../schedule/gather';
+import { sharedPromiseWarnings } from '../schedule/gather';
 import { without } from './without';
 
 const NUTTY: FormulaDoc = {
@@ -17,7 +17,14 @@ const NUTTY: FormulaDoc = {
   steps: 'Beat butter and sugar.\nFold in the walnuts.',
 };
 const line = { ...CUPCAKE, formulaId: NUTTY.id, count: 30, lots: [], frosting: null };
-const ask = { at: 6, what: 'walnuts', count: 12, nuts: true, formulaId: 'formula-free', lineId: 'free' };
+const ask = {
+  at: 6,
+  what: 'walnuts',
+  count: 12,
+  free: [] as const,
+  formulaId: 'formula-free',
+  lineId: 'free',
+};
 
 describe('some pieces without an ingredient', () => {
   const split = without(line, NUTTY, ask);
@@ -52,7 +59,6 @@ describe('some pieces without an ingredient', () => {
     expect(bowls[1]?.batch.parts).toMatchObject([{ formulaId: 'formula-free' }]);
     expect(free.notes[0]).toMatch(/Before that is anywhere near it, take \{\d+ g\} into a clean bowl/);
     expect(rest.notes[0]).toMatch(/stir \{[\d.]+ g\} of walnuts into what is left/);
-    expect(sharedNutWarnings(run, all)).toEqual([]);
   });
 
   it('shares the bowl whichever of them weighed it, and parts it again where one line is gone', () => {
@@ -85,11 +91,22 @@ describe('some pieces without an ingredient', () => {
     expect(other?.planned && other.has('base.mixed')).toBe(false);
   });
 
-  it('keeps the promise: no nuts in the first, nuts in the others, and the order in its steps', () => {
-    expect(free.allergens).not.toContain('nuts');
-    expect(rest.allergens).toContain('nuts');
-    expect(free.warnings.map(({ why }) => why.code)).not.toContain('nut promise broken');
-    expect(split.formula.steps).toMatch(/filled and baked first. Left out: walnuts/);
+  it('mixes what is promised free apart, in its own bowl, and keeps the promise', () => {
+    const promised = without(line, NUTTY, { ...ask, free: ['nuts'] });
+    if (!promised) throw new Error('12 of 30 can be made without');
+    const lines = [promised.first, promised.rest];
+    const all = whole(lines, { formulas: [...EVENING.formulas, NUTTY, promised.formula] });
+    const [one, other] = all.lines;
+    if (!one?.planned || !other?.planned) throw new Error('both are planned');
+    expect(one.line.freeFrom).toEqual(['nuts']);
+    expect(one.holds.allergens).not.toContain('nuts');
+    expect(other.holds.allergens).toContain('nuts');
+    expect(one.promises[0]).toMatchObject({ broken: [], toRead: [] });
+    const run = { ...EVENING.run, lines };
+    expect(bowlsOf(run, all).map(({ batch }) => batch.lineIds)).toEqual([['free'], [line.id]]);
+    expect(other.has('base.mixed')).toBe(false);
+    expect(sharedPromiseWarnings(run, all)).toEqual([]);
+    expect(promised.formula.steps).toMatch(/^Mix, fill and bake these first.+out of its packet: walnuts/);
   });
 
   it('is nothing where all or none would be without, or the line is of another formula', () => {

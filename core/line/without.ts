@@ -1,4 +1,5 @@
 import type { FormulaDoc, Line } from '../model/documents';
+import type { AllergenKind } from '../model/kinds';
 import { choose, edit } from './edit';
 
 /** Some pieces of a line without one of its ingredients. */
@@ -17,20 +18,20 @@ export interface WithoutAsk {
   /** What it is called: "walnuts". */
   readonly what: string;
   readonly count: number;
-  /** Whether it is nuts that are left out, and the pieces promised free of them. */
-  readonly nuts: boolean;
+  /** What the pieces are then free of, and promised to be; empty where the rest of the formula holds it too. */
+  readonly free: readonly AllergenKind[];
   readonly formulaId: string;
   readonly lineId: string;
 }
 
 /**
- * Splits a line before one of its ingredients goes in: one base is mixed, so many pieces are made without it, first, in a
- * bowl and with a tin and a pot of their own. Null where the line has no such formula, or fewer pieces than are asked for.
+ * Splits a line before one of its ingredients goes in: so many pieces are made without it, first. One base is mixed for
+ * both, unless they are promised free of something: then they are mixed apart, in a bowl of their own. Null where the line has no such formula, or fewer pieces than are asked for.
  */
 export function without(
   line: Line,
   formula: FormulaDoc,
-  { at, what, count, nuts, formulaId, lineId }: WithoutAsk,
+  { at, what, count, free, formulaId, lineId }: WithoutAsk,
 ): Without | null {
   const written = formula.text.split(/\r?\n/);
   if (!('formulaId' in line) || line.formulaId !== formula.id) return null;
@@ -42,16 +43,7 @@ export function without(
     apartFrom: formula.id,
     name: nameWithout(formula.name, what),
     text: written.filter((_, i) => i !== at).join('\n'),
-    steps: `${nuts ? FIRST_NUTS : FIRST} ${what}.\n${formula.steps}`.trimEnd(),
-  };
-  const promised = {
-    id: `${lineId}-free`,
-    name: `Without ${what}`.slice(0, LONGEST_NAME),
-    count,
-    colour: null,
-    coat: null,
-    toppings: [],
-    nutFree: true,
+    steps: `${free.length > 0 ? FIRST_FREE : FIRST} ${what}.\n${formula.steps}`.trimEnd(),
   };
   const first = {
     ...line,
@@ -60,15 +52,16 @@ export function without(
     count,
     measured: {},
     ticks: [],
-    lots: nuts ? [promised] : [],
+    lots: [],
+    ...(free.length > 0 ? { freeFrom: [...free], packetsRead: [] } : {}),
     ...('batches' in line ? { batches: null } : {}),
   } as Line;
   const rest = edit(line, choose({ count: line.count - count }));
   return { formula: apart, first, rest };
 }
 
-const FIRST_NUTS =
-  'Part the batter before these are anywhere near it: what is for the pieces without goes into a bowl and a tin of its own, washed and dry, and is filled and baked first. Left out:';
+const FIRST_FREE =
+  'Mix, fill and bake these first, in a bowl and a tin of their own, washed and dry, before what is left out comes out of its packet:';
 const FIRST =
   'Part the batter before this goes in: what is for the pieces without goes into a bowl of its own and is filled first. Left out:';
 const LONGEST_NAME = 80;

@@ -1,6 +1,6 @@
-import { allergensTold, ingredientsNamedIn, type Allergen } from '../quantity';
+import { holdsOfLine, togetherHold, type Holds } from '../quantity';
 import type { RunDoc } from '../model/documents';
-import type { RunPlan } from '../plan';
+import { materialHolds, type RunPlan } from '../plan';
 import { bowlsOf } from '../plan/bowls';
 import { materialWords } from '../schedule/gather.words';
 
@@ -9,13 +9,8 @@ export interface LabelIngredient {
   readonly name: string;
   /** In the whole batch as it is weighed out, g. */
   readonly massG: number;
-  readonly allergens: readonly Allergen[];
-  /** Whether it is known what it is: else nobody can say what is in it. */
-  readonly known: boolean;
+  readonly holds: Holds;
 }
-
-/** What holds a piece, and is not eaten. */
-const NO_FOOD = new Set(['sticks', 'cases', 'boards']);
 
 /**
  * What pieces of a run are made of, by descending mass as it is weighed out: so labels have it in most places.
@@ -23,33 +18,33 @@ const NO_FOOD = new Set(['sticks', 'cases', 'boards']);
  */
 export function labelIngredients(run: Pick<RunDoc, 'lines'>, whole: RunPlan): LabelIngredient[] {
   const out = new Map<string, LabelIngredient>();
-  const add = (written: string, massG: number) => {
+  const add = (written: string, massG: number, holds: Holds) => {
     const name = (written.split(',')[0] ?? written).trim().toLowerCase();
-    if (massG <= 0 || !name) return;
+    if (!name) return;
     const before = out.get(name);
-    const { of, told } = allergensTold(written);
-    const named = ingredientsNamedIn(written);
-    const allergens = told ? of : named.flatMap(({ ingredient }) => ingredient.allergens ?? []);
-    out.set(name, {
-      name,
-      massG: (before?.massG ?? 0) + massG,
-      allergens: [...new Set(allergens)].filter((one) => one !== 'unknown'),
-      known: (told || named.length > 0) && !allergens.includes('unknown'),
-    });
+    const all = togetherHold([...(before ? [before.holds] : []), holds]);
+    out.set(name, { name, massG: (before?.massG ?? 0) + massG, holds: all });
   };
   for (const { batch } of bowlsOf(run, whole)) {
     // A formula that goes into another is weighed out in a bowl of its own.
-    for (const { name, mass } of batch.ingredients) add(name, mass.value);
+    for (const { name, mass, line } of batch.ingredients)
+      if (mass.value > 0) add(name, mass.value, holdsOfLine(line));
+    // What goes in to taste has no grams, and is eaten all the same.
+    for (const line of batch.toTaste) add(line.called || line.name, 0, holdsOfLine(line));
   }
   for (const plan of whole.lines) {
     if (!plan.planned) continue;
     for (const { what, amount, times } of plan.materials) {
       if (NO_FOOD.has(what.is) || amount.unit === 'pieces') continue;
-      add(materialWords(what).what, amount.value * (times?.value ?? 1));
+      const massG = amount.value * (times?.value ?? 1);
+      if (massG > 0) add(materialWords(what).what, massG, materialHolds(what));
     }
   }
   return [...out.values()].sort((a, b) => b.massG - a.massG || (a.name < b.name ? -1 : 1));
 }
+
+/** What holds a piece, and is not eaten. */
+const NO_FOOD = new Set(['sticks', 'cases', 'boards']);
 
 /** A sheet of labels, mm. */
 export interface LabelSheet {

@@ -142,7 +142,7 @@ export const eventSchema = z.looseObject({
 
 export const runSchema = z.looseObject({
   kind: z.literal('run'),
-  version: z.literal(2),
+  version: z.literal(3),
   id,
   name,
   createdAt: moment,
@@ -186,7 +186,7 @@ export type RunDoc = z.infer<typeof runSchema>;
 /** A run with all that it rests on: what the headless command reads and what a person exports. */
 export const runFileSchema = z.looseObject({
   kind: z.literal('run file'),
-  version: z.literal(2),
+  version: z.literal(3),
   run: runSchema,
   formulas: z.array(formulaSchema).max(400),
   kitchen: kitchenSchema,
@@ -198,7 +198,7 @@ export type RunFile = z.infer<typeof runFileSchema>;
 /** A whole piece with the formulas that it is made of and the kitchen whose tins, moulds and ovens it names. */
 export const pieceFileSchema = z.looseObject({
   kind: z.literal('piece file'),
-  version: z.literal(2),
+  version: z.literal(3),
   piece: pieceSchema,
   formulas: z.array(formulaSchema).max(200),
   kitchen: kitchenSchema,

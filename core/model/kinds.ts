@@ -76,3 +76,27 @@ export type Dial = (typeof DIALS)[number];
 /** What somebody at work can do: weigh, mix and bake; fill, frost and cover; melt, temper and dip; wash, roll and pack. */
 export const SKILLS = ['bake', 'finish', 'chocolate', 'plain'] as const;
 export type Skill = (typeof SKILLS)[number];
+
+/**
+ * The fourteen of the EU list and the nine of the US one (wheat stands beside gluten). Basis: the published lists; which
+ * things hold them is what such things are usually made of. Pine nuts are of the US list of tree nuts; coconut and
+ * chestnuts are of neither.
+ */
+export const ALLERGEN_KINDS = [
+  'gluten',
+  'wheat',
+  'egg',
+  'milk',
+  'nuts',
+  'peanut',
+  'soya',
+  'sesame',
+  'sulphite',
+  'fish',
+  'crustaceans',
+  'molluscs',
+  'celery',
+  'mustard',
+  'lupin',
+] as const;
+export type AllergenKind = (typeof ALLERGEN_KINDS)[number];

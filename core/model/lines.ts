@@ -14,6 +14,7 @@ import {
   lotSchema,
   ovenSetting,
   portionSizeSchema,
+  promise,
 } from './pieceFields';
 
 const lots = z.array(lotSchema).max(40, 'At most 40 lots.');
@@ -27,6 +28,7 @@ const common = {
   ticks: z.array(z.string().max(120)).max(1000).default([]),
   /** Mixed in a bowl of its own, whatever others are of its formula: their bowl has been used already. */
   apart: z.boolean().optional(),
+  ...promise,
 };
 const pieces = (what: string) => wholeNumber(what, 0, 100_000).nullable().optional();
 

@@ -8,7 +8,7 @@ import { lineSchema, type Line } from './lines';
  */
 export const pieceSchema = z.looseObject({
   kind: z.literal('piece'),
-  version: z.literal(2),
+  version: z.literal(3),
   id,
   name,
   line: lineSchema,
@@ -19,7 +19,7 @@ export type PieceDoc = z.infer<typeof pieceSchema>;
 export function pieceOf(line: Line, as: Pick<PieceDoc, 'id' | 'name'>): PieceDoc {
   return {
     kind: 'piece',
-    version: 2,
+    version: 3,
     ...as,
     line: { ...line, id: 'line-1', measured: {}, ticks: [] },
   };

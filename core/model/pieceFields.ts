@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  ALLERGEN_KINDS,
   BINDER_KINDS,
   BIND_SCHOOL_KINDS,
   CHOCOLATE_KINDS,
@@ -60,6 +61,13 @@ export const toppingSchema = z.discriminatedUnion('by', [
 ]);
 export type Topping = z.infer<typeof toppingSchema>;
 
+/** What pieces are promised to be free of: checked against all that they and their pots hold. */
+export const promise = {
+  freeFrom: z.array(z.enum(ALLERGEN_KINDS)).max(ALLERGEN_KINDS.length).optional(),
+  /** Names of things whose packets somebody has read for it, and found free of these. */
+  packetsRead: z.array(z.string().max(200)).max(100).optional(),
+};
+
 /** Some of the pieces, finished alike: their own count, colour, coat and toppings. */
 export const lotSchema = z.looseObject({
   id,
@@ -74,8 +82,7 @@ export const lotSchema = z.looseObject({
   /** The coat of this lot where it is not the line's. */
   coat: chocolateSchema.nullable(),
   toppings: z.array(toppingSchema).max(12, 'At most 12 toppings.'),
-  /** Promised to be free of nuts: checked against what the lot and its pots hold. */
-  nutFree: z.boolean().optional(),
+  ...promise,
 });
 export type Lot = z.infer<typeof lotSchema>;
 

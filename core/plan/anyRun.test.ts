@@ -37,7 +37,7 @@ function sound(plan: LinePlan): void {
   for (const figure of plan.figures) soundFigure(plan, figure);
   const told = [plan.tasks, plan.needs, plan.materials, plan.preparations, plan.cold, plan.remainder];
   const said = [plan.strata, plan.sections, plan.drawing, plan.cutSays, plan.warnings, plan.cautions];
-  expect([...told, ...said, plan.keeping, plan.allergens, plan.tests, plan.notes]).not.toContain(undefined);
+  expect([...told, ...said, plan.keeping, plan.holds, plan.tests, plan.notes]).not.toContain(undefined);
 }
 
 const plannedIn = (file: PlanFile): LinePlan[] =>

@@ -155,7 +155,7 @@ function inChocolate(line: Line, kind: ChocolateKind): Choice {
 function planOf(line: Line, kitchen: KitchenDoc, formulas: readonly FormulaDoc[]): LinePlan | null {
   const run: RunDoc = {
     kind: 'run',
-    version: 2,
+    version: 3,
     id: 'run-thought-of',
     name: 'Thought of',
     createdAt: 0,

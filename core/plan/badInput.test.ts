@@ -56,7 +56,7 @@ function tried(data: unknown): 'refused' | 'unplanned' | 'planned' {
       line.keeping,
       line.notes,
     ];
-    void [line.strata, line.tests, line.allergens, line.needs];
+    void [line.strata, line.tests, line.holds, line.needs];
   }
   return lines.every((line) => line.planned) ? 'planned' : 'unplanned';
 }

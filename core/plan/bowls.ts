@@ -2,6 +2,7 @@ import type { RunDoc } from '../model/documents';
 import { plainFormulaId } from '../model/references';
 import type { Batch, BatchIngredient } from './emitted';
 import type { RunPlan } from './planned';
+import { isApart } from './promise';
 
 /** A bowl that is weighed out once, for one line or for several. */
 export interface Bowl {
@@ -33,7 +34,8 @@ export function bowlsOf(run: Pick<RunDoc, 'lines'>, whole: RunPlan): Bowl[] {
   const seen = new Set<string>();
   for (const plan of whole.lines) {
     if (!plan.planned) continue;
-    const { id: lineId, apart } = plan.line;
+    const { id: lineId } = plan.line;
+    const apart = isApart(plan.line);
     for (const batch of plan.batches) {
       if (apart) {
         // What is ticked off of it is not what was ticked off of the bowl that others share.
@@ -47,7 +49,7 @@ export function bowlsOf(run: Pick<RunDoc, 'lines'>, whole: RunPlan): Bowl[] {
       seen.add(batch.formula.id);
       const sharing = whole.lines.flatMap((other) =>
         other.planned &&
-        !other.line.apart &&
+        !isApart(other.line) &&
         other.batches.some(({ formula }) => formula.id === batch.formula.id)
           ? [other.line.id]
           : [],

@@ -47,8 +47,8 @@ describe('coats and toppings that are made by a formula', () => {
   });
 
   it('bring the allergens of their formula to the lots that have them', () => {
-    expect(pops.lots[0]?.allergens).toContain('nuts');
-    expect(pops.lots[1]?.allergens).not.toContain('nuts');
+    expect(pops.lots[0]?.holds.allergens).toContain('nuts');
+    expect(pops.lots[1]?.holds.allergens).not.toContain('nuts');
   });
 
   it('are named among what a line rests on, each at its field', () => {

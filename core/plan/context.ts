@@ -17,6 +17,7 @@ import { splitOf, type Split } from '../formula/split';
 import { Beliefs } from '../param';
 import type { Fault } from '../quantity';
 import { faultWords, type FaultCase } from './faults.words';
+import { isApart } from './promise';
 
 export type PlanFault = Fault & {
   readonly why: FaultCase;
@@ -143,9 +144,9 @@ export function runContext(
   return context;
 }
 
-/** Formulas that lines of the run bake. */
+/** Formulas that lines of the run bake in bowls that others may share. */
 const bakedIn = (run: Pick<RunFile['run'], 'lines'>): ReadonlySet<string | null> =>
-  new Set(run.lines.map((line) => ('formulaId' in line ? plainFormulaId(line) : null)));
+  new Set(run.lines.flatMap((line) => ('formulaId' in line && !isApart(line) ? [plainFormulaId(line)] : [])));
 
 /** The formula in the same run that leaves lines of this one out; null where there is none. */
 function baseIn(

@@ -6,7 +6,7 @@ import type { EggsSettled } from '../formula/wholeEggs';
 import type { EggMode, FormulaDoc, Makes } from '../model/documents';
 import type { Dial, BinderKind, ChocolateKind, FrostingKind } from '../model/kinds';
 import type { AnyRef, Ref } from '../figure';
-import type { Allergen, ReadLine } from '../quantity';
+import type { Holds, ReadLine } from '../quantity';
 
 export type Supply =
   | 'batter'
@@ -261,7 +261,7 @@ export interface LotPlan {
   readonly count: number;
   readonly pieces: Ref<'pieces'>;
   readonly finished: Ref<'g'>;
-  readonly allergens: readonly Allergen[];
+  readonly holds: Holds;
 }
 
 /** One band of the chain of grams: what it holds, what is lost on the way to the next, what stays over. */

@@ -1,7 +1,7 @@
 import { factsOf, type Facts, type Unbaked, type Ways } from '../caution/facts';
 import { isBatter } from '../model/documents';
-import type { Allergen } from '../quantity';
-import type { Contents, OwnCoat } from './allergens';
+import type { Holds } from '../quantity';
+import type { Contents, OwnCoat } from './holds';
 import type { RunContext } from './context';
 import type { FinishedLot } from './stations/lots';
 
@@ -33,12 +33,12 @@ export function lineFacts(
   run: RunContext,
   ways: Ways,
   formulas: ReturnType<typeof formulasOf>,
-  allergens: readonly Allergen[],
+  holds: Holds,
 ): Facts {
   const unbaked = formulas.unbaked.map((id): Unbaked => {
     const { doc, read } = run.formula(id);
     return { name: doc.name, lines: read.lines, steps: doc.steps };
   });
   const baked = formulas.baked.flatMap((id) => run.formula(id).read.lines);
-  return factsOf({ ...ways, baked, unbaked, allergens });
+  return factsOf({ ...ways, baked, unbaked, holds });
 }

@@ -1,4 +1,6 @@
-export { isNutty } from './allergens';
+export { materialHolds } from './holds';
+export { againstPromise, mayHold, promisedOfAll } from './promise';
+export type { Promised } from './promise';
 export { batterWaitMin } from './batterWait';
 export { bowlsOf, tickKey, ticksOf, withTicks } from './bowls';
 export type { Bowl } from './bowls';

@@ -6,8 +6,8 @@ import { edit, takeOffer } from '../line';
 import type { ClockChange } from '../model/localTime';
 import { lineSchema, type Family, type FormulaDoc, type Line } from '../model/documents';
 import type { CupcakeCut, Patch, Section } from '../piece';
-import type { Allergen } from '../quantity';
-import { contentAllergens, lotAllergens, type Contents, type OwnCoat } from './allergens';
+import { togetherHold, type Holds } from '../quantity';
+import { contentHolds, lotHolds, sourcesOf, type Contents, type OwnCoat } from './holds';
 import type { RunContext } from './context';
 import type {
   Batch,
@@ -40,7 +40,8 @@ import type { FinishedLot } from './stations/lots';
 import type { MicroPart } from './stations/microwave';
 import type { ShellPart } from './stations/shell';
 import type { WellPart } from './stations/well';
-import { formulaWarnings, nutWarnings, oldWarnings } from './warnings';
+import { formulaWarnings, oldWarnings, promiseWarnings } from './warnings';
+import { promisesOf, type Promised, type Source } from './promise';
 import { formulasOf, lineFacts } from './facts';
 import { splitNotes } from './notes';
 import { warning, type Warning } from './warnings.words';
@@ -204,6 +205,7 @@ export class LinePlan implements Explained {
   readonly changes: readonly ClockChange[] | undefined;
   private tried: ((line: Line) => PlannedOr) | null = null;
   private keptFacts: Facts | null = null;
+  private keptHolds: Holds | null = null;
   private keptRemainder: Remainder | null = null;
   private keptTasks: readonly Task[] | null = null;
   private keptParts: Parts | null = null;
@@ -281,9 +283,13 @@ export class LinePlan implements Explained {
       ...formulaWarnings(this.run, this.formulas()),
       ...oldWarnings(this.told.ways().ageDays ?? 0),
       ...this.told.warnings(),
-      ...nutWarnings(this.line.lots ?? [], this.lots),
+      ...promiseWarnings(this),
       ...(unused.length > 0 ? [warning({ code: 'measured and not used', ids: unused })] : []),
     ];
+  }
+  /** What is promised of the whole line, and of its lots. */
+  get promises(): readonly Promised[] {
+    return promisesOf(this);
   }
   get cautions(): readonly Caution[] {
     return cautionsFor(this.facts());
@@ -292,10 +298,12 @@ export class LinePlan implements Explained {
     const { keeps, ageDays } = this.facts();
     return keepingOf(keeps, this.parts.cool?.room.value ?? ROOM_C, ageDays);
   }
-  /** Of a piece and of all its lots, each once. */
-  get allergens(): readonly Allergen[] {
-    const piece = contentAllergens(this.run, this.told.contents);
-    return [...new Set([...piece, ...this.lots.flatMap((lot) => lot.allergens)])];
+  /** What a piece and all its lots hold together. */
+  get holds(): Holds {
+    return (this.keptHolds ??= togetherHold([
+      contentHolds(this.run, this.told.contents),
+      ...this.lots.map(({ holds }) => holds),
+    ]));
   }
   /** How to tell that it is done, in the order in which a baker looks. */
   get tests(): readonly string[] {
@@ -319,6 +327,13 @@ export class LinePlan implements Explained {
     return { ...remainder, offers };
   }
 
+  /** All that is in the pieces of a lot, or of the whole line where it is null. */
+  readonly sourcesOf = (lotId: string | null): readonly Source[] => {
+    const { contents, ownCoat, lots } = this.told;
+    const of = lots.filter(({ lot }) => lotId === null || lot?.id === lotId);
+    return sourcesOf(this.run, contents, ownCoat, of);
+  };
+
   /** Formulas that the line is made of. */
   private formulas(): ReturnType<typeof formulasOf> {
     const { contents, ownCoat, lots } = this.told;
@@ -326,11 +341,11 @@ export class LinePlan implements Explained {
   }
 
   private facts(): Facts {
-    return (this.keptFacts ??= lineFacts(this.run, this.told.ways(), this.formulas(), this.allergens));
+    return (this.keptFacts ??= lineFacts(this.run, this.told.ways(), this.formulas(), this.holds));
   }
 }
 
-/** A lot with its allergens told when somebody asks. */
+/** A lot with what it holds told when somebody asks. */
 class ToldLot implements LotPlan {
   readonly id: string;
   readonly name: string;
@@ -352,7 +367,7 @@ class ToldLot implements LotPlan {
     this.#told = told;
   }
 
-  get allergens(): readonly Allergen[] {
-    return lotAllergens(this.#run, this.#told.contents, this.#told.ownCoat, this.#lot);
+  get holds(): Holds {
+    return lotHolds(this.#run, this.#told.contents, this.#told.ownCoat, this.#lot);
   }
 }

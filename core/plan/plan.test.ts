@@ -64,7 +64,7 @@ const cupcakes = (over: Partial<CupcakeLine> = {}): CupcakeLine =>
 
 const run = (line: CupcakeLine, readyAt = '2026-11-28T16:00'): RunDoc => ({
   kind: 'run',
-  version: 2,
+  version: 3,
   id: 'r',
   name: 'Test run',
   createdAt: 0,

@@ -9,6 +9,7 @@ import { planningOf } from './families';
 import { faultWords } from './faults.words';
 import type { LinePlan, Planning } from './linePlan';
 import { sameNeeds, type PlanMemory } from './memory';
+import { isApart } from './promise';
 import type { PlannedLine, RunPlan, Unplanned } from './planned';
 
 /**
@@ -54,7 +55,7 @@ function planLines(
   kept?.open(file);
   const { lines } = file.run;
   const pools = new Map(lines.map((line) => [line.id, poolOf(context, line)]));
-  const poolIn = ({ id, apart }: Line): Pool => (apart ? NO_POOL : (pools.get(id) ?? NO_POOL));
+  const poolIn = (line: Line): Pool => (isApart(line) ? NO_POOL : (pools.get(line.id) ?? NO_POOL));
   const pins = sharedPins(lines, poolIn);
   const started = lines.map((line) => {
     const pin = pins.get(poolIn(line).formulaId);
@@ -70,7 +71,7 @@ function planLines(
   return started.map(({ line, pin, known, begun, needs }) => {
     const others = new Map<string, number>();
     for (const other of started) {
-      if (other.line === line || other.line.apart || line.apart) continue;
+      if (other.line === line || isApart(other.line) || isApart(line)) continue;
       for (const { formulaId, massG } of other.needs) {
         if (needs.some((need) => need.formulaId === formulaId))
           others.set(formulaId, (others.get(formulaId) ?? 0) + massG);

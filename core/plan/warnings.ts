@@ -1,7 +1,6 @@
 import { batterWaitMin } from './batterWait';
-import { ALLERGEN_NAMES } from '../caution/allergens.table';
 import { KEEPING } from '../caution/keeping';
-import type { CrumbPart, KitchenDoc, Lot } from '../model/documents';
+import type { CrumbPart, KitchenDoc } from '../model/documents';
 import type { Ref } from '../figure';
 import { BOWLS } from '../process/batter.table';
 import { COAT } from '../process/coat.table';
@@ -10,9 +9,8 @@ import { MICROWAVE } from '../process/microwave.table';
 import { isHighFor } from '../formula/altitude';
 import type { KnownFormula, RunContext } from './context';
 import type { formulasOf } from './facts';
-import type { LotPlan } from './emitted';
 import type { DoughPart } from './stations/bind';
-import { isNutty, nutsIn } from './allergens';
+import type { Promised } from './promise';
 import type { OvenPart } from './stations/oven';
 import type { FinishWords } from './finish';
 import type { BakePart } from './stations/bake';
@@ -20,22 +18,15 @@ import type { CoatPart } from './stations/coat';
 import type { LoadPlan } from './stations/loads';
 import { warning, type Warning } from './warnings.words';
 
-/** A lot promised free of nuts that holds them, or stands beside pieces that do. */
-export function nutWarnings(lots: readonly Lot[], planned: readonly LotPlan[]): Warning[] {
-  const nutty = planned.filter(({ allergens }) => isNutty(allergens));
-  return lots
-    .filter((lot) => lot.nutFree === true)
-    .flatMap((lot): Warning[] => {
-      const own = nutty.find(({ id }) => id === lot.id);
-      if (own) {
-        const holds = nutsIn(own.allergens).map((one) => ALLERGEN_NAMES[one]);
-        return [warning({ code: 'nut promise broken', lot: lot.name, holds })];
-      }
-      const unsure = planned.find(({ id, allergens }) => id === lot.id && allergens.includes('unknown'));
-      if (unsure) return [warning({ code: 'nut promise not known', lot: lot.name })];
-      return nutty.length === 0 ? [] : [warning({ code: 'nuts beside', lot: lot.name })];
-    });
-}
+/** Promises of a line and its lots that are broken, not known to hold, or endangered by what is beside them. */
+export const promiseWarnings = ({ promises }: { readonly promises: readonly Promised[] }): Warning[] =>
+  promises.flatMap(({ name, of, broken, toRead, beside }): Warning[] => {
+    if (broken.length > 0) return [warning({ code: 'promise broken', name, broken })];
+    return [
+      ...(toRead.length > 0 ? [warning({ code: 'promise not known', name, of, toRead })] : []),
+      ...(beside.length > 0 ? [warning({ code: 'promise beside', name, of: beside })] : []),
+    ];
+  });
 
 /** How the cake ends in its well. */
 export const finishWarnings = ({ name, warning: mend }: FinishWords): Warning[] =>

@@ -1,5 +1,7 @@
+import { ALLERGEN_NAMES, allergenNames, listWords } from '../caution/allergens.words';
 import { gramsText } from './figures';
 import type { Fault } from '../quantity';
+import type { Promised } from './promise';
 
 /** What is likely to go wrong with a line, with what the words need to say it. */
 export type WarningCase =
@@ -36,11 +38,21 @@ export type WarningCase =
     }
   | { readonly code: 'low power' }
   | { readonly code: 'oven not fitted'; readonly airC: number }
-  | { readonly code: 'nut promise broken'; readonly lot: string; readonly holds: readonly string[] }
-  | { readonly code: 'nut promise not known'; readonly lot: string }
-  | { readonly code: 'nuts beside'; readonly lot: string }
-  | { readonly code: 'nuts share bowl'; readonly lot: string; readonly bowl: string }
-  | { readonly code: 'nuts share vessel'; readonly lot: string }
+  | { readonly code: 'promise broken'; readonly name: string; readonly broken: Promised['broken'] }
+  | {
+      readonly code: 'promise not known';
+      readonly name: string;
+      readonly of: Promised['of'];
+      readonly toRead: readonly string[];
+    }
+  | { readonly code: 'promise beside'; readonly name: string; readonly of: Promised['of'] }
+  | {
+      readonly code: 'promise shares bowl';
+      readonly name: string;
+      readonly of: Promised['of'];
+      readonly bowl: string;
+    }
+  | { readonly code: 'promise shares vessel'; readonly name: string; readonly of: Promised['of'] }
   | {
       readonly code: 'binder in excess';
       readonly overG: number;
@@ -52,6 +64,9 @@ export type WarningCase =
   | { readonly code: 'late'; readonly byMin: number }
   | { readonly code: 'formula says otherwise'; readonly said: Fault }
   | { readonly code: 'measured and not used'; readonly ids: readonly string[] };
+
+/** "gluten (wheat) and milk". */
+const freeWords = (of: Promised['of']): string => listWords(allergenNames(of));
 
 /** A warning in words, with its case for whoever has to tell it apart. */
 export type Warning = Fault & { readonly why: WarningCase };
@@ -152,30 +167,34 @@ function warningWords(why: WarningCase): Fault {
         fault: `The model was not fitted for an oven of {${Math.round(why.airC)} °C}: its times are a guess here.`,
         mend: 'Look early and often, and trust the skewer.',
       };
-    case 'nut promise broken':
+    case 'promise broken':
       return {
-        fault: `"${why.lot}" is promised free of nuts and holds ${why.holds.join(' and ')}.`,
-        mend: 'Take the nuts out of cake, binder, coat and topping, or take the promise back.',
+        fault: `"${why.name}" is promised free of ${freeWords(why.broken.map(({ allergen }) => allergen))}, but it holds ${listWords(
+          why.broken.map(({ allergen, by }) =>
+            by.length === 0 ? ALLERGEN_NAMES[allergen] : `${ALLERGEN_NAMES[allergen]} (${by.join(', ')})`,
+          ),
+        )}.`,
+        mend: 'Make it without these, or take the promise back.',
       };
-    case 'nut promise not known':
+    case 'promise not known':
       return {
-        fault: `"${why.lot}" is promised free of nuts, and something in it comes from a packet or from elsewhere.`,
-        mend: 'Read every packet, and ask where leftover cake came from, before the promise is given.',
+        fault: `"${why.name}" is promised free of ${freeWords(why.of)}, and nobody has read the packet of ${listWords(why.toRead)} yet.`,
+        mend: 'Read them, and tick them where the promise stands. Ask where leftover cake came from.',
       };
-    case 'nuts beside':
+    case 'promise beside':
       return {
-        fault: `"${why.lot}" is promised free of nuts; other pieces of this line have them.`,
-        mend: 'Finish it first, from its own bowls and pot, and keep it apart. Clean tools alone may not be enough: ask who eats.',
+        fault: `"${why.name}" is promised free of ${freeWords(why.of)}; other pieces of this line have it.`,
+        mend: 'Finish these first, with their own bag, pot and tray, and keep them apart. Clean tools alone may not be enough: ask whoever eats.',
       };
-    case 'nuts share bowl':
+    case 'promise shares bowl':
       return {
-        fault: `"${why.lot}" is promised free of nuts and shares the bowl of ${why.bowl} with pieces that have them.`,
-        mend: 'Portion its share into a clean bowl before the nuts come out, or make it apart.',
+        fault: `"${why.name}" is promised free of ${freeWords(why.of)} and shares the bowl of ${why.bowl} with pieces that have it.`,
+        mend: 'Put its share into a clean bowl first, before the rest is finished, or make it apart.',
       };
-    case 'nuts share vessel':
+    case 'promise shares vessel':
       return {
-        fault: `"${why.lot}" is promised free of nuts and shares the dipping vessel with pieces that have them.`,
-        mend: 'Dip it first, in a clean vessel of its own. Clean tools alone may not be enough: ask who eats.',
+        fault: `"${why.name}" is promised free of ${freeWords(why.of)} and shares the dipping vessel with pieces that have it.`,
+        mend: 'Dip it first, in a clean vessel of its own. Clean tools alone may not be enough: ask whoever eats.',
       };
     case 'binder in excess':
       return {

@@ -14,7 +14,19 @@ export {
 } from './format';
 export type { NumberStyle, Shown } from './format';
 export { ingredientsNamedIn } from './ingredientName';
-export { allergensIn, allergensTold } from './allergens';
+export {
+  HOLDS_NOTHING,
+  allergensIn,
+  holdsOf,
+  holdsOfColour,
+  holdsOfIngredient,
+  holdsOfKey,
+  holdsOfLine,
+  listed,
+  togetherHold,
+} from './allergens';
+export type { Holds, Packet, Told } from './allergens';
+export { ALLERGENS } from './allergens.table';
 export { COLLECTIVE, INGREDIENTS, ingredientOf } from './ingredients.table';
 export type { Allergen, Ingredient, Role } from './ingredients.table';
 export { kindOfLine } from './reading/kind';

@@ -33,5 +33,8 @@ export interface Ingredient {
   readonly pieceG?: number;
   /** g in one pack of the size that is usual, by the kind of pack, for what comes in one usual size only. */
   readonly packG?: Readonly<Record<string, number>>;
+  /** What it holds of the lists, as it is usually made; left out where it holds none. */
   readonly allergens?: readonly Allergen[];
+  /** Sold ready made, by many makers: its packet may tell of more. */
+  readonly more?: true;
 }

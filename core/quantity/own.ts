@@ -53,7 +53,8 @@ function ingredientFrom(thing: OwnThing): Ingredient {
     ...(tspG === undefined ? {} : { tspG }),
     ...(pieceG === undefined ? {} : { pieceG }),
     packG: { ...like?.packG, ...thing.packG },
-    allergens: same ? (like.allergens ?? []) : [...new Set([...(like?.allergens ?? []), 'unknown' as const])],
+    ...(like?.allergens === undefined ? {} : { allergens: like.allergens }),
+    ...(same && like.more !== true ? {} : { more: true }),
   };
 }
 

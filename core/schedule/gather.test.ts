@@ -1,7 +1,7 @@
 import { FAMILY_FILES } from '../../demo/families';
 import type { KitchenDoc, Line, RunDoc, RunFile, StoredDoc } from '../model/documents';
 import { bowlsOf, planWhole, tickKey, ticksOf, withTicks } from '../plan';
-import { gatherOf, preparationsOf, sharedNutWarnings } from './gather';
+import { gatherOf, preparationsOf, sharedPromiseWarnings } from './gather';
 import { keyOf, lineCosts, needsOf, shoppingOf } from './shopping';
 
 const EVENING = FAMILY_FILES.evening as RunFile;
@@ -74,12 +74,12 @@ describe('gathering a run', () => {
 
   it('warns where a nut-free lot dips where another line has nuts, and not before', () => {
     expect(
-      sharedNutWarnings(run, whole)
+      sharedPromiseWarnings(run, whole)
         .map(({ fault }) => fault)
         .join(),
     ).toMatch(/White with pearl sugar/);
     const apart = changed((line) => (line.id === 'cubes-dipped' ? { ...line, lots: [] } : line));
-    expect(sharedNutWarnings(apart, planWhole({ ...EVENING, run: apart }))).toEqual([]);
+    expect(sharedPromiseWarnings(apart, planWhole({ ...EVENING, run: apart }))).toEqual([]);
   });
 });
 

@@ -1,7 +1,6 @@
 import type { KitchenDoc, RunDoc } from '../model/documents';
 import type { Bowl, LinePlan, Material, RunPlan, TaskDoes, Use, Warning } from '../plan';
-import { isNutty } from '../plan/allergens';
-import { allergensIn } from '../quantity';
+import { holdsOfLine } from '../quantity';
 import { bowlsOf } from '../plan/bowls';
 import { warning } from '../plan/warnings.words';
 import { coldRoomOf } from './cold';
@@ -177,40 +176,32 @@ export function preparationsOf(whole: RunPlan, kitchen: KitchenDoc, day: RunDay 
   return [...out.values()].sort((a, b) => inOrder(a.at ?? '', b.at ?? ''));
 }
 
-/** A nut-free promise of one line that another line breaks: a bowl that both take from, or a vessel that both dip in. */
-export function sharedNutWarnings(run: RunDoc, whole: RunPlan): Warning[] {
+/** A promise of one line that another line endangers: a bowl that both take from, or a vessel that both dip in. */
+export function sharedPromiseWarnings(run: RunDoc, whole: RunPlan): Warning[] {
   const plans = planned(whole);
-  const nutty = plans.filter(({ allergens }) => isNutty(allergens));
   const vessels = ({ pots }: LinePlan) => pots.flatMap(({ vesselId }) => vesselId ?? []);
-  // A base that is parted before the nuts go in is free of them itself.
-  const shared = bowlsOf(run, whole).filter(
-    ({ batch }) =>
-      batch.lineIds.length > 1 &&
-      (batch.parts.length > 0 ||
-        isNutty(batch.ingredients.flatMap(({ line }) => [...allergensIn(line.raw)]))),
-  );
-  const out: Warning[] = [];
-  for (const plan of plans) {
-    const { line } = plan;
-    for (const lot of line.lots ?? []) {
-      if (lot.nutFree !== true) continue;
-      for (const other of nutty) {
-        if (other.line.id === line.id) continue;
-        const bowl = shared.find(
-          ({ batch }) => batch.lineIds.includes(line.id) && batch.lineIds.includes(other.line.id),
+  const bowls = bowlsOf(run, whole).filter(({ batch }) => batch.lineIds.length > 1);
+  return plans.flatMap((plan) =>
+    plan.promises.flatMap(({ name, of }): Warning[] => {
+      for (const other of plans) {
+        const held = of.filter((one) => other.holds.allergens.includes(one));
+        if (other.line.id === plan.line.id || held.length === 0) continue;
+        const shared = bowls.find(
+          ({ batch }) =>
+            batch.lineIds.includes(plan.line.id) &&
+            batch.lineIds.includes(other.line.id) &&
+            // A base that is parted before these go in is free of them itself.
+            (batch.parts.length > 0 ||
+              batch.ingredients.some(({ line }) =>
+                holdsOfLine(line).allergens.some((one) => held.includes(one)),
+              )),
         );
-        const vessel = vessels(plan).some((id) => vessels(other).includes(id));
-        if (!bowl && !vessel) continue;
-        out.push(
-          warning(
-            bowl
-              ? { code: 'nuts share bowl', lot: lot.name, bowl: bowl.batch.formula.name }
-              : { code: 'nuts share vessel', lot: lot.name },
-          ),
-        );
-        break;
+        if (shared)
+          return [warning({ code: 'promise shares bowl', name, of: held, bowl: shared.batch.formula.name })];
+        if (vessels(plan).some((id) => vessels(other).includes(id)))
+          return [warning({ code: 'promise shares vessel', name, of: held })];
       }
-    }
-  }
-  return out;
+      return [];
+    }),
+  );
 }

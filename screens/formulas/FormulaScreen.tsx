@@ -6,9 +6,9 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { formulasNamed } from '../../core/model/references';
 import type { FormulaDoc } from '../../core/model/documents';
-import { readFormula, readSteps } from '../../core/formula';
+import { readFormula, readSteps, madeHolds } from '../../core/formula';
 import { substitute } from '../../core/formula/substitute';
-import { formulaIn, formulaKey, runsIn } from '../../state/documents';
+import { formulaIn, formulaKey, formulasIn, runsIn } from '../../state/documents';
 import { useDraft } from '../../state/drafts';
 import { newId } from '../../state/ids';
 import { change, useDocuments, useKitchen } from '../../state/store';
@@ -82,6 +82,8 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
     else next[written] = key;
     put('A line', { takenFor: next });
   };
+  // With all that it is made of: a filling of a filling is eaten too.
+  const holds = () => madeHolds({ ...doc, text }, formulasIn(useDocuments.getState().docs), kitchen);
   const users = runsIn(docs).filter((run) => !run.closed && formulasNamed(run.lines).has(doc.id));
   const asks: Readonly<Record<'name' | 'steps', TextAsk>> = {
     name: {
@@ -160,7 +162,7 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
         onPress={() =>
           saveFile(
             `${fileStem(doc.name) || 'formula'}.recipe.json`,
-            recipeLd({ ...doc, text }),
+            recipeLd({ ...doc, text }, holds()),
             'application/ld+json',
           )
         }
@@ -170,7 +172,11 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
         label="Save as text in Markdown"
         icon="down"
         onPress={() =>
-          saveFile(`${fileStem(doc.name) || 'formula'}.md`, recipeMarkdown({ ...doc, text }), 'text/markdown')
+          saveFile(
+            `${fileStem(doc.name) || 'formula'}.md`,
+            recipeMarkdown({ ...doc, text }, holds()),
+            'text/markdown',
+          )
         }
       />
       <QuietAction

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { allergenNames } from '../../core/caution/allergens.table';
+import { allergenNames } from '../../core/caution/allergens.words';
 import { substitutionsFor, type Substitution } from '../../core/formula/substitute';
 import { inStyle, type ReadLine } from '../../core/quantity';
 import { useNumberStyle } from '../../state/store';

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { allergenNames } from '../../core/caution/allergens.table';
+import { holdsWords } from '../../core/caution/allergens.words';
 import {
   LABEL_SHEETS,
   LAWFUL_MM,
@@ -68,7 +68,7 @@ interface Labelled {
   readonly plan: LinePlan;
   readonly line: Line;
   readonly pieces: number;
-  readonly allergens: LinePlan['allergens'];
+  readonly holds: LinePlan['holds'];
 }
 
 function labelledOf(plan: LinePlan): Labelled[] {
@@ -80,10 +80,10 @@ function labelledOf(plan: LinePlan): Labelled[] {
     plan,
     line,
     pieces: Math.max(1, Math.round(plan.parts.count.made.value)),
-    allergens: plan.allergens,
+    holds: plan.holds,
   };
   if (lots.length < 2) return [own];
-  return lots.map(({ id, name: called, count, allergens }) => {
+  return lots.map(({ id, name: called, count, holds }) => {
     const lot = 'lots' in line ? line.lots?.find((one) => one.id === id) : undefined;
     return {
       ...own,
@@ -92,7 +92,7 @@ function labelledOf(plan: LinePlan): Labelled[] {
       // Only what is in and on this lot stands on its label.
       line: { ...line, count, lots: lot ? [{ ...lot, count }] : [] },
       pieces: Math.max(1, count),
-      allergens,
+      holds,
     };
   });
 }
@@ -293,12 +293,11 @@ const PLACE_WORDS = {
 /** What stands on a label, in its order. */
 function paragraphsOf(
   run: RunDoc,
-  { plan, line, name, allergens }: Labelled,
+  { plan, line, name, holds }: Labelled,
   alone: RunPlan,
   style: NumberStyle,
 ): LabelParagraph[] {
   const ingredients = labelIngredients({ lines: [line] }, alone);
-  const unknown = ingredients.filter(({ known }) => !known).map(({ name }) => name);
   const made = run.closed ? localNow(run.closed.at).slice(0, 10) : run.readyAt.slice(0, 10);
   const days = daysOf(plan.keeping);
   // Where it keeps longest without the freezer: a label says how to keep it, and until when like that.
@@ -307,20 +306,24 @@ function paragraphsOf(
   );
   const by = bestBy({ place, since: made, used: 0, days });
   const date = (local: string) => longDateText(dateOf(`${local}T12:00`));
-  const contains = allergenNames(allergens);
+  const { notKnown, contains, mayHoldMore } = holdsWords(holds);
   return [
     { runs: [{ text: capital(name), strong: true }], times: 1.35 },
     {
       runs: [
         { text: 'Ingredients: ' },
         ...ingredients.flatMap((one, i) => [
-          { text: `${one.name}${one.known ? '' : ' (not checked)'}`, strong: one.allergens.length > 0 },
+          {
+            text: `${one.name}${one.holds.packets.some(({ known }) => !known) ? ' (not known)' : ''}`,
+            strong: one.holds.allergens.length > 0,
+          },
           { text: i === ingredients.length - 1 ? '.' : ', ' },
         ]),
       ],
     },
-    ...(contains.length > 0 ? [{ runs: [{ text: `Contains ${contains.join(', ')}.`, strong: true }] }] : []),
-    ...(unknown.length > 0 ? [{ runs: [{ text: `Not known what is in: ${unknown.join(', ')}.` }] }] : []),
+    ...(contains === '' ? [] : [{ runs: [{ text: `Contains ${contains}.`, strong: true }] }]),
+    ...(notKnown === null ? [] : [{ runs: [{ text: notKnown, strong: true }] }]),
+    ...(mayHoldMore === null ? [] : [{ runs: [{ text: mayHoldMore }] }]),
     {
       runs: [
         { text: `Made ${date(made)}. ` },

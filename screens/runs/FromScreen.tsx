@@ -46,7 +46,7 @@ export function FromScreen() {
     const readyAt = readyChoices(now)[0]?.local ?? '';
     const run: RunDoc = {
       kind: 'run',
-      version: 2,
+      version: 3,
       id: newId('run'),
       name: `${offer.title} from what is there`,
       createdAt: now,

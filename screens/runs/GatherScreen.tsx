@@ -1,12 +1,12 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { allergenNames } from '../../core/caution/allergens.table';
+import { allergenCaution, holdsWords } from '../../core/caution/allergens.words';
 import type { RunDoc } from '../../core/model/documents';
 import { bowlsOf, tickKey, ticksOf, withTicks } from '../../core/plan/bowls';
 import { coldFaults } from '../../core/schedule/cold';
-import { gatherOf, preparationsOf, sharedNutWarnings, type Preparing } from '../../core/schedule/gather';
-import { inStyle } from '../../core/quantity';
+import { gatherOf, preparationsOf, sharedPromiseWarnings, type Preparing } from '../../core/schedule/gather';
+import { inStyle, togetherHold, type Holds } from '../../core/quantity';
 import { useNow } from '../../state/clock';
 import type { RunPlan } from '../../state/plans';
 import { useRunDay } from '../../state/runDay';
@@ -89,7 +89,7 @@ function WeighList({ run, whole }: { readonly run: RunDoc; readonly whole: RunPl
   return (
     <>
       <First run={run} preparations={preparationsOf(whole, kitchen, day)} />
-      {[...sharedNutWarnings(run, whole), ...colds].map(({ fault, mend }) => (
+      {[...sharedPromiseWarnings(run, whole), ...colds].map(({ fault, mend }) => (
         <Notice key={fault} fault={fault} mend={mend} />
       ))}
       {gatherOf(run, whole, day).map((group) => (
@@ -153,26 +153,35 @@ function First({ run, preparations }: { readonly run: RunDoc; readonly preparati
   );
 }
 
-/** What is in every line and lot, as far as its lines tell. */
+/** What is in every line and lot, as far as its lines tell; what nobody knows stands first. */
 function Allergens({ whole }: { readonly whole: RunPlan }) {
   const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
-  const [caution] = plans.flatMap((plan) => plan.cautions.filter(({ id }) => id === 'allergens'));
-  const words = (allergens: Parameters<typeof allergenNames>[0]) =>
-    allergens.length === 0 ? 'none that the lines tell of' : allergenNames(allergens).join(', ');
   if (plans.length === 0) return null;
   return (
     <Card title="Allergens">
-      {plans.map(({ line, formula, allergens, lots }) => (
+      {plans.map(({ line, formula, holds, lots }) => (
         <View key={line.id}>
           <Strong>{`${line.count} ${pieceWords(line)}${formula ? `, ${formula.name}` : ''}`}</Strong>
           {lots.length > 1 ? (
-            lots.map((lot) => <Body key={lot.id}>{`${lot.count} ${lot.name}: ${words(lot.allergens)}`}</Body>)
+            lots.map((lot) => <Held key={lot.id} of={`${lot.count} ${lot.name}`} holds={lot.holds} />)
           ) : (
-            <Body>{words(allergens)}</Body>
+            <Held holds={holds} />
           )}
         </View>
       ))}
-      {caution ? <CautionLine words={caution.words} /> : null}
+      <CautionLine words={allergenCaution(togetherHold(plans.map(({ holds }) => holds)))} />
     </Card>
+  );
+}
+
+function Held({ of, holds }: { readonly of?: string; readonly holds: Holds }) {
+  const { notKnown, contains, mayHoldMore } = holdsWords(holds);
+  const told = contains === '' ? 'none that the lines tell of' : contains;
+  return (
+    <>
+      <Body>{of ? `${of}: ${told}` : told}</Body>
+      {notKnown ? <Strong>{notKnown}</Strong> : null}
+      {mayHoldMore ? <Small>{mayHoldMore}</Small> : null}
+    </>
   );
 }

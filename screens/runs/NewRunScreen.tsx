@@ -25,6 +25,8 @@ import { NumberSheet } from '../../ui/numberSheet';
 import { Screen } from '../../ui/screen';
 import { Body, Heading } from '../../ui/text';
 import { WhenSheet } from '../../ui/whenSheet';
+import { promiseMadeOf } from '../../state/plans';
+import { FreeFromFields, refusedWords, type FreePromise } from './pieces/FreeFrom';
 import { stageHref } from './stages';
 import { FAMILY_WORDS } from './words';
 
@@ -101,6 +103,8 @@ export function NewRunScreen({
   const [count, setCount] = useState<number | null>(null);
   const [readyAt, setReadyAt] = useState<string | null>(null);
   const [asking, setAsking] = useState<'count' | 'when' | null>(null);
+  const [promise, setPromise] = useState<FreePromise | null>(null);
+  const [refused, setRefused] = useState<string | null>(null);
   // A formula that is brought in meanwhile is the one that was meant.
   const waitFor = useScreen((state) => state.await);
   useEffect(() => {
@@ -138,15 +142,22 @@ export function NewRunScreen({
     const called = piece?.name ?? formula?.name ?? FAMILY_WORDS[family].title;
     const run: RunDoc = {
       kind: 'run',
-      version: 2,
+      version: 3,
       id: newId('run'),
       name: `${called}, ${onText(readyAt)}`,
       createdAt: now,
       readyAt,
-      lines: [made.line],
+      lines: [{ ...made.line, ...(promise?.freeFrom?.length ? promise : {}) }],
       clocks: [],
       closed: null,
     };
+    const [line] = run.lines;
+    const promised = line?.freeFrom ? promiseMadeOf(run, line, null) : null;
+    const why = promised && refusedWords(promised);
+    if (why) {
+      setRefused(why);
+      return;
+    }
     changeRun(`Start ${run.name}`, run);
     if (log) useScreen.getState().askLog(run.id);
     router.replace(stageHref(run.id, log ? 'bake' : 'sums'));
@@ -228,6 +239,26 @@ export function NewRunScreen({
           onPress={() => setAsking('when')}
         />
       </Chips>
+      {log ? null : promise ? (
+        <>
+          <Heading level={3}>Promised free of</Heading>
+          <FreeFromFields
+            value={promise}
+            made={null}
+            onChange={(next) => {
+              setRefused(null);
+              setPromise(next);
+            }}
+          />
+          <FieldFault words={refused} />
+        </>
+      ) : (
+        <QuietAction
+          title="Promise them free of…"
+          label="Promise them free of something"
+          onPress={() => setPromise({ freeFrom: [] })}
+        />
+      )}
       <NumberSheet
         ask={
           asking === 'count'

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { allergenNames } from '../../core/caution/allergens.table';
+import { holdsLine } from '../../core/caution/allergens.words';
 import { keepingWords } from '../../core/caution/keeping';
 import { gatherCsv } from '../../core/logbook';
 import type { RunDoc } from '../../core/model/documents';
@@ -102,7 +102,6 @@ function BatchSheet({ plan }: { readonly plan: LinePlan }) {
   const style = useNumberStyle();
   const words = useCutWords(plan);
   const { line, formula } = plan;
-  const allergens = allergenNames(plan.allergens).join(', ');
   return (
     <View style={{ gap: space(1) }} testID="sheet-batch">
       <Heading level={2}>{`${line.count} ${pieceWords(line)}${formula ? `, ${formula.name}` : ''}`}</Heading>
@@ -129,7 +128,7 @@ function BatchSheet({ plan }: { readonly plan: LinePlan }) {
           ))}
         </View>
       ) : null}
-      <Small>{`${allergens ? `Contains ${allergens}, as far as the lines tell. ` : ''}${keepingWords(plan.keeping)}`}</Small>
+      <Small>{`${holdsLine(plan.holds)} ${keepingWords(plan.keeping)}`}</Small>
     </View>
   );
 }

@@ -3,7 +3,7 @@ import { doneTests } from '../../caution/doneTests';
 import type { Ref } from '../../figure';
 import type { CakesicleLine, CrumbPart, PopLine } from '../../model/documents';
 import { METHODS } from '../../process/batter.table';
-import { doughContents } from '../allergens';
+import { doughContents } from '../holds';
 import type { RunContext } from '../context';
 import type { BatterNeed, Pot, Preparation } from '../emitted';
 import type { PlanFigures } from '../figures';

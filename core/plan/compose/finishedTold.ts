@@ -23,7 +23,12 @@ export function finishedTold(made: {
     count,
     batches,
     lots: all.lots,
-    contents: { formulaIds: [line.formulaId], filling: line.filling, frosting: line.frosting },
+    contents: {
+      formulaIds: [line.formulaId],
+      filling: line.filling,
+      frosting: line.frosting,
+      fondant: 'fondant' in line && line.fondant === true,
+    },
     needs: () => finishNeeds(each, all),
     cold: () => null,
     preparations: () => [...thawPreparations(batches), ...coldBowl(line.frosting)],

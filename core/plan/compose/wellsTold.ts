@@ -46,6 +46,7 @@ export function wellsTold(made: WellsMade): Planned {
       filling: line.filling,
       frosting: line.frosting,
       words: line.baseLayer ? [line.baseLayer.what] : [],
+      fondant: how.fondant,
     },
     ownCoat: how.coat ? { kind: how.coat.kind, formulaId: how.coat.formulaId } : null,
     tasks: () =>

@@ -71,7 +71,7 @@ describe('worked example: 40 pops of 25 g from a fresh bake', () => {
       plan(nutty)
         .warnings.map(({ fault }) => fault)
         .join(' '),
-    ).toMatch(/other pieces of this line have them/);
+    ).toMatch(/"White with pearl sugar" is promised free of nuts; other pieces of this line have it/);
     expect(pops.warnings).toEqual([]);
   });
   it('coats a frozen ball thicker', () => {

@@ -240,6 +240,6 @@ describe('a cupcake with everything', () => {
   it('keeps and warns by its most delicate part', () => {
     expect(one.keeping).toMatchObject({ roomDays: null, fridgeDays: 2, outHours: 2 });
     expect(one.cautions.map(({ id }) => id)).toContain('blade');
-    expect(one.allergens).toEqual(expect.arrayContaining(['gluten', 'egg', 'milk']));
+    expect(one.holds.allergens).toEqual(expect.arrayContaining(['gluten', 'egg', 'milk']));
   });
 });

@@ -216,18 +216,23 @@ describe('lots', () => {
     expect(v(nuts, 'topping.area')).toBeCloseTo(v(nuts, 'piece.area') - foot, 6);
     expect(v(nuts, 'lot.1.topping.1.each')).toBeCloseTo(0.12 * v(nuts, 'topping.area') * 0.5, 6);
     expect(v(nuts, 'lot.1.finished')).toBeCloseTo(v(nuts, 'piece.mass') + v(nuts, 'lot.1.topping.1.each'), 6);
-    expect(nuts.lots[0]?.allergens).toContain('nuts');
-    expect(nuts.lots[1]?.allergens).not.toContain('nuts');
-    expect(nuts.allergens).toContain('nuts');
+    expect(nuts.lots[0]?.holds.allergens).toContain('nuts');
+    expect(nuts.lots[1]?.holds.allergens).not.toContain('nuts');
+    expect(nuts.holds.allergens).toContain('nuts');
   });
 
   it('are warned where one that is promised free of nuts holds them itself', () => {
     const broken = plan({
       ...CUPCAKE,
-      lots: [lot('kids', 6, { nutFree: true, toppings: [{ by: 'each', what: 'peanut brittle', eachG: 3 }] })],
+      lots: [
+        lot('kids', 6, {
+          freeFrom: ['nuts', 'peanut'],
+          toppings: [{ by: 'each', what: 'peanut brittle', eachG: 3 }],
+        }),
+      ],
     });
     expect(broken.warnings.map(({ fault }) => fault).join()).toMatch(
-      /"kids" is promised free of nuts and holds peanut/,
+      /"kids" is promised free of peanut, but it holds peanut \(peanut brittle\)/,
     );
   });
 

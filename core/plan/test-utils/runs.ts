@@ -91,7 +91,7 @@ export const someFile: fc.Arbitrary<PlanFile> = fc
       formulas: [...FORMULAS],
       run: runSchema.parse({
         kind: 'run',
-        version: 2,
+        version: 3,
         id: 'run',
         name: 'Any',
         createdAt: 0,

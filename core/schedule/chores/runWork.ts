@@ -1,6 +1,5 @@
 import type { KitchenDoc } from '../../model/documents';
 import type { LinePlan, RunPlan } from '../../plan';
-import { isNutty } from '../../plan';
 import { Beliefs, KITCHEN, PARAMS, scopeOf } from '../../param';
 import { fullLoads } from '../../process/loads';
 import { stageOf } from '../../process/stages';
@@ -9,6 +8,7 @@ import { mixedOnce, sharedBowls } from './mixedOnce';
 import { coldRoomOf } from '../cold';
 import type { Chore, ChoreGap } from './chore';
 import { componentsWork, type Ahead } from './components';
+import { promisedFirst, promiseSteps, type PackedLine } from './promised';
 import { cakesicleWork, cutWork, mugWork, popWork, type CraftThings } from './craft';
 import { Work } from './lineWork';
 import { wellsWork } from './wells';
@@ -69,9 +69,20 @@ export function workOf(
   grouped: Grouped = AS_PLANNED,
   ahead: Ahead = {},
 ): Chore[] {
+  const { chores, packed } = runWork(whole, kitchen, grouped, ahead);
+  return promisedFirst(chores, packed, ({ part }) => part !== null && (ahead[part.id] ?? 0) > 0);
+}
+
+/** The same before what is promised free of something is put first, with the chores that pack its lines. */
+export function runWork(
+  whole: RunPlan,
+  kitchen: KitchenDoc,
+  grouped: Grouped = AS_PLANNED,
+  ahead: Ahead = {},
+): { readonly chores: readonly Chore[]; readonly packed: readonly PackedLine[] } {
   const { chores, beside } = componentsWork(whole, ahead);
   const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
-  const packed: { readonly plan: LinePlan; readonly id: string }[] = [];
+  const packed: PackedLine[] = [];
   for (const plan of plans) {
     const made = plan.parts.count.made.value;
     if (made <= 0) continue;
@@ -88,13 +99,13 @@ export function workOf(
       pieces: made,
       after,
     });
-    packed.push({ plan, id });
-    chores.push(...work.chores);
+    packed.push({ plan, lineId: plan.line.id, packId: id });
+    chores.push(...promiseSteps(work.chores, plan, plans));
   }
   const once = sharedBowls(whole, mixableMl(kitchen))
     .filter(({ key }) => grouped.mixed.has(key))
     .reduce<readonly Chore[]>(mixedOnce, chores);
-  return nutFreeFirst(once, packed).map(pacedAs(new Beliefs(kitchen.beliefs)));
+  return { chores: once.map(pacedAs(new Beliefs(kitchen.beliefs))), packed };
 }
 
 /** Hands at the pace that this kitchen has shown at their stage; all else as it is. */
@@ -143,25 +154,4 @@ function lineWork(work: Work, plan: LinePlan, things: CraftThings): (string | Ch
 function coldUnitsOf(plan: LinePlan, kitchen: KitchenDoc): number {
   const cold = coldRoomOf(plan, kitchen);
   return cold ? Math.max(1, Math.min(cold.needed, cold.room ?? cold.needed)) : 1;
-}
-
-const nutFree = ({ line }: LinePlan): boolean => {
-  const lots = line.lots ?? [];
-  return lots.length > 0 && lots.every((lot) => lot.nutFree === true);
-};
-
-/** What is promised to be free of nuts is finished and put away before anything with nuts is begun. */
-function nutFreeFirst(
-  chores: readonly Chore[],
-  packed: readonly { readonly plan: LinePlan; readonly id: string }[],
-): Chore[] {
-  const free = packed.filter(({ plan }) => nutFree(plan));
-  const nutty = new Set(packed.filter(({ plan }) => isNutty(plan.allergens)).map(({ plan }) => plan.line.id));
-  if (free.length === 0 || nutty.size === 0) return [...chores];
-  const gaps = free.map(({ id }): ChoreGap => ({ chore: id, leastS: 0, mostS: null }));
-  return chores.map((chore) => {
-    // What both need, and what only stands about, goes on as it would.
-    const own = chore.lineIds.every((id) => nutty.has(id));
-    return own && chore.kind === 'hands' ? { ...chore, after: [...chore.after, ...gaps] } : chore;
-  });
 }

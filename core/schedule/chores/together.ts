@@ -2,7 +2,8 @@ import { localOf, minutesOf, type ClockChange } from '../../model/localTime';
 import type { KitchenDoc } from '../../model/documents';
 import type { RunPlan } from '../../plan';
 import type { Chore } from './chore';
-import { workOf, type Grouped } from './runWork';
+import { promisedFirst, type PackedLine } from './promised';
+import { runWork, type Grouped } from './runWork';
 
 /** A run as a day of its kitchen has it. */
 export interface AskedRun {
@@ -30,6 +31,9 @@ export interface Together {
   readonly heldS: ReadonlyMap<string, number>;
 }
 
+/** Runs that must be ready no further apart than this are worked in one day. Basis: half a day. */
+const ONE_DAY_S = 12 * 3600;
+
 /** By run, how its lines are grouped where not as planned. */
 export type GroupedRuns = ReadonlyMap<string, Grouped>;
 
@@ -53,10 +57,17 @@ export function together(
   const dueS: number[] = [];
   const madeByS = new Map<string, number>();
   const heldS = new Map<string, number>();
+  const packed: PackedLine[] = [];
+  const dueOf = new Map<PackedLine, number>();
   for (const run of runs) {
     const due = (readyMin(run) - lastMin) * 60;
     const name = (id: string) => (run === own ? id : `${run.id}:${id}`);
-    const work = workOf(run.whole, kitchen, grouped.get(run.id), run.ahead);
+    const { chores: work, packed: lines } = runWork(run.whole, kitchen, grouped.get(run.id), run.ahead);
+    for (const { plan, lineId, packId } of lines) {
+      const line = { plan, lineId: name(lineId), packId: name(packId) };
+      packed.push(line);
+      dueOf.set(line, due);
+    }
     for (const chore of work) {
       chores.push(run === own ? chore : renamed(chore, run.id, name));
       dueS.push(due);
@@ -65,7 +76,13 @@ export function together(
     for (const [id, atMin] of madeBy(run, work, kitchen, changes))
       madeByS.set(name(id), (atMin - lastMin) * 60);
   }
-  return { chores, dueS, lastMin, ownDueS: (readyMin(own) - lastMin) * 60, madeByS, heldS };
+  const ordered = promisedFirst(
+    chores,
+    packed,
+    ({ part }) => part !== null && madeByS.has(part.id),
+    (a, b) => Math.abs((dueOf.get(a) ?? 0) - (dueOf.get(b) ?? 0)) < ONE_DAY_S,
+  );
+  return { chores: ordered, dueS, lastMin, ownDueS: (readyMin(own) - lastMin) * 60, madeByS, heldS };
 }
 
 const renamed = (chore: Chore, ofRun: string, name: (id: string) => string): Chore => ({

@@ -18,6 +18,7 @@ import { LineFault } from '../RunFrame';
 import { STYLE_WORDS } from '../words';
 import { CakesicleWords, PopWords } from './DoughWords';
 import { CountField, setterOf } from './fields';
+import { FreeFrom } from './FreeFrom';
 import { KeepPiece } from './KeepPiece';
 import { WithoutOne } from './WithoutOne';
 import { Lots } from './Lots';
@@ -88,6 +89,7 @@ function LineCardBody({ run, line, planned, draw }: LineCardProps) {
         ) : null}
         <KeepPiece line={line} />
         <WithoutOne run={run} line={line} />
+        <FreeFrom run={run} line={line} />
         {run.lines.length > 1 ? (
           <QuietAction
             title="Take this line out"

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import type { Line, Lot, RunDoc, Topping } from '../../../core/model/documents';
+import { allergenNames, listWords } from '../../../core/caution/allergens.words';
 import { lotSchema } from '../../../core/model/pieceFields';
 import { choose } from '../../../core/line/edit';
 import { finishing } from '../../../core/model/references';
@@ -21,6 +22,7 @@ import { Tap } from '../../../ui/tap';
 import { Body, Small, Strong } from '../../../ui/text';
 import { space, useTokens } from '../../../ui/theme';
 import { CHOCOLATES, chocolateName } from './finish';
+import { FreeFromFields, promiseOfLot, refusedWords } from './FreeFrom';
 import { ColourFields, coloursOf } from './LotColours';
 
 const coated = (line: Line): boolean => line.family === 'cakesicle' || finishing(line).coat !== null;
@@ -59,6 +61,7 @@ export function Lots({ run, line }: { readonly run: RunDoc; readonly line: Line 
         {open ? (
           <LotForm
             key={open.id}
+            run={run}
             lot={open}
             line={line}
             most={left + (lots.find(({ id }) => id === open.id)?.count ?? 0)}
@@ -101,7 +104,7 @@ function useLotWords(): (lot: Lot) => string {
             ? `${topping.what} soaked in, ${showText(topping.share, 'share', style)} of the cake`
             : `${topping.what} over ${showText(topping.share, 'share', style)}`,
       ),
-      lot.nutFree ? 'promised free of nuts' : '',
+      lot.freeFrom?.length ? `promised free of ${listWords(allergenNames(lot.freeFrom))}` : '',
     ]
       .filter(Boolean)
       .join(', ') || 'as the others';
@@ -134,6 +137,7 @@ function LotRow({ lot, onOpen }: { readonly lot: Lot; readonly onOpen: () => voi
 }
 
 interface FormProps {
+  readonly run: RunDoc;
   readonly lot: Lot;
   readonly line: Line;
   /** Pieces that are free for it. */
@@ -142,11 +146,20 @@ interface FormProps {
   readonly onRemove: (() => void) | null;
 }
 
-function LotForm({ lot, line, most, onSave, onRemove }: FormProps) {
+function LotForm({ run, lot, line, most, onSave, onRemove }: FormProps) {
   const [name, setName] = useState(lot.name);
   const [count, setCount] = useState(String(lot.count));
   const [draft, setDraft] = useState(lot);
   const [fault, setFault] = useState<{ readonly field: string; readonly words: string } | null>(null);
+  // What is written of the lot so far, held against its promise: a name and a count may still be wanting.
+  const promised =
+    (draft.freeFrom ?? []).length === 0
+      ? null
+      : promiseOfLot(run, line, {
+          ...draft,
+          name: name.trim() || 'These',
+          count: Math.min(most, Math.max(1, Math.round(readNumberField(count) ?? 1))),
+        });
   const save = () => {
     const n = readNumberField(count);
     const read = readWith<Lot>(lotSchema, { ...draft, name: name.trim(), count: n });
@@ -155,6 +168,8 @@ function LotForm({ lot, line, most, onSave, onRemove }: FormProps) {
       setFault({ field: first?.field ?? '', words: first?.fault ?? '' });
     } else if (read.value.count > most) {
       setFault({ field: 'count', words: `Only ${most} are in no other lot.` });
+    } else if (promised && refusedWords(promised) !== null) {
+      setFault({ field: 'freeFrom', words: '' });
     } else onSave(read.value);
   };
   const faultOf = (field: string) => (fault?.field === field ? fault.words : null);
@@ -220,7 +235,9 @@ function LotForm({ lot, line, most, onSave, onRemove }: FormProps) {
           }
         />
       ))}
-      {fault && !['name', 'count'].includes(fault.field) ? <FieldFault words={fault.words} /> : null}
+      {fault && !['name', 'count', 'freeFrom'].includes(fault.field) ? (
+        <FieldFault words={fault.words} />
+      ) : null}
       {draft.toppings.length < 12 ? (
         <QuietAction
           title="A topping"
@@ -236,16 +253,12 @@ function LotForm({ lot, line, most, onSave, onRemove }: FormProps) {
           }
         />
       ) : null}
-      <Tap
-        role="checkbox"
-        checked={draft.nutFree === true}
-        label="Promised free of nuts"
-        onPress={() => setDraft({ ...draft, nutFree: !draft.nutFree })}
-        style={{ flexDirection: 'row', alignItems: 'center', gap: space(1) }}
-      >
-        <Body>{`${draft.nutFree ? '☑' : '☐'} Promised free of nuts`}</Body>
-        <Small>The sums warn where a pot is shared.</Small>
-      </Tap>
+      <Strong>Promised free of</Strong>
+      <FreeFromFields
+        value={draft}
+        made={promised}
+        onChange={(promise) => setDraft({ ...draft, ...promise })}
+      />
       <MainAction title="Keep this lot" onPress={save} />
       {onRemove ? <QuietAction title="Take this lot out" icon="bin" onPress={onRemove} /> : null}
     </>

@@ -3,7 +3,8 @@ import type { Line, RunDoc } from '../../../core/model/documents';
 import { plainFormulaId } from '../../../core/model/references';
 import { readFormula } from '../../../core/formula';
 import { without } from '../../../core/line/without';
-import { allergensIn } from '../../../core/quantity';
+import { ALLERGEN_KINDS, type AllergenKind } from '../../../core/model/kinds';
+import { holdsOfLine, togetherHold, type ReadLine } from '../../../core/quantity';
 import { formulaIn, formulaKey, runIn, runKey } from '../../../state/documents';
 import { newId } from '../../../state/ids';
 import { change, useDocuments, useKitchen } from '../../../state/store';
@@ -16,10 +17,16 @@ import { Small } from '../../../ui/text';
 interface Named {
   readonly at: number;
   readonly what: string;
-  readonly nuts: boolean;
+  /** What the rest of the formula does not hold. */
+  readonly free: readonly AllergenKind[];
 }
 
-const NUTS = ['nuts', 'peanut'] as const;
+/** What a formula is free of once one of its lines is left out. */
+function freedBy(left: ReadLine, lines: readonly ReadLine[]): AllergenKind[] {
+  const rest = togetherHold(lines.filter((one) => one !== left).map(holdsOfLine));
+  const own = holdsOfLine(left);
+  return ALLERGEN_KINDS.filter((one) => own.allergens.includes(one) && !rest.allergens.includes(one));
+}
 
 /** Some pieces of a line without one ingredient: which one, and how many of them. */
 export function WithoutOne({ run, line }: { readonly run: RunDoc; readonly line: Line }) {
@@ -38,7 +45,7 @@ export function WithoutOne({ run, line }: { readonly run: RunDoc; readonly line:
             {
               at: rows[i] ?? 0,
               what: one.called || one.name,
-              nuts: NUTS.some((nut) => allergensIn(one.raw).includes(nut)),
+              free: freedBy(one, lines),
             },
           ]
         : [],
@@ -69,8 +76,8 @@ export function WithoutOne({ run, line }: { readonly run: RunDoc; readonly line:
         {open ? (
           <>
             <Small>
-              They become a line of their own, made first: the batter is mixed apart, in its own bowl and tin,
-              and what is gathered and the allergens follow.
+              They become a line of their own, made first; what is gathered and the allergens follow. Where
+              that frees them of an allergen, they are promised free of it and mixed in a bowl of their own.
             </Small>
             <Chips label="Ingredients">
               {named().map((one) => (
