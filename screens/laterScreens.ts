@@ -3,6 +3,7 @@
  * run, and the planner. What these share then stays out of the first screen's own.
  */
 export { BenchScreen } from './bench/BenchScreen';
+export { CautionsScreen } from './cautions/CautionsScreen';
 export { BringForm } from './exchange/BringForm';
 export { FormulaScreen } from './formulas/FormulaScreen';
 export { FormulasScreen } from './formulas/FormulasScreen';

@@ -1,9 +1,9 @@
 import type { FrostingChoice, KitchenDoc, Line } from '../model/documents';
 import type { FrostingKind } from '../model/kinds';
 import type { LinePlan } from '../plan';
-import { boilingShiftK } from '../process/altitude';
+import { boilingShiftK, syrupBandC } from '../process/altitude';
 import { BIND_STEP_G } from '../process/bind.table';
-import { MEND, SYRUP } from '../process/frost.table';
+import { MEND } from '../process/frost.table';
 import { TEMPERING } from '../process/temper.table';
 import type { Chore } from '../schedule/chores/chore';
 import { madeFormulaOf, stemOf } from './amounts';
@@ -218,7 +218,7 @@ function syrup(about: About): Judgement | null {
   // Bought or left over: there is nothing to boil.
   if (typeof frosting?.onHandG === 'number') return null;
   const shift = boilingShiftK(about.kitchen.altitudeM ?? 0);
-  const [low, high] = [SYRUP.lowC - shift, SYRUP.highC - shift];
+  const [low, high] = syrupBandC(about.kitchen.altitudeM ?? 0);
   const words = JUDGE.syrup;
   const at = mineOf(about, 'syrup').at(-1)?.value ?? null;
   return {

@@ -1,6 +1,6 @@
 import type { Caution } from '../caution/cautions';
 import { bladeOf } from '../caution/facts';
-import { SYRUP } from '../caution/words.table';
+import { CUSTARD, SYRUP } from '../caution/words.table';
 import type { FillingChoice, FrostingChoice } from '../model/documents';
 import type { LinePlan, RunPlan } from '../plan';
 import type { Chore } from '../schedule/chores/chore';
@@ -10,6 +10,12 @@ import { madeFormulaOf, stemOf } from './amounts';
 const TOLD_AT: Readonly<Record<string, readonly string[]>> = {
   raw: ['weigh-out', 'mix'],
   'raw-egg-served': ['pack'],
+  'raw-flour-served': ['fill-in', 'bind', 'roll', 'frost', 'pack'],
+  'herb-oil': ['fill-in', 'pack'],
+  custard: ['fill-in', 'frost'],
+  honey: ['pack'],
+  'dry-ice': ['pack'],
+  'not-in-oven': ['load', 'bake'],
   'hot-tin': ['load', 'bake'],
   'hot-mug': ['group', 'bake'],
   'cool-safely': ['fill-in', 'frost', 'roll', 'pack'],
@@ -26,6 +32,8 @@ const TOLD_AT: Readonly<Record<string, readonly string[]>> = {
   choking: ['pack'],
   selling: ['pack'],
 };
+/** What is eaten raw is told where it is made. */
+const RAW_SERVED: ReadonlySet<string> = new Set(['raw-egg-served', 'raw-flour-served']);
 /** Sugar that is boiled for something without a formula of its own. */
 const CARAMEL_AT: readonly string[] = ['fill-in', 'frost', 'cover', 'top', 'dip'];
 
@@ -51,7 +59,8 @@ export function stepCautions(
       return boils.length > 0 ? here !== undefined && boils.includes(here) : CARAMEL_AT.includes(stem);
     if (here) {
       if (id === 'syrup') return makes === frosting?.formulaId;
-      return id === 'raw-egg-served' && words.includes(`"${here.formula.name}"`);
+      if (id === 'custard') return CUSTARD.test(here.formula.name);
+      return RAW_SERVED.has(id) && words.includes(`"${here.formula.name}"`);
     }
     return TOLD_AT[id]?.includes(stem) ?? false;
   };

@@ -1,6 +1,6 @@
 import { readFormula } from '../formula';
-import { METHODS } from '../process/batter.table';
 import { cautionsFor } from './cautions';
+import { keepingOf, keepingWords } from './keeping';
 import { factsOf, type FactsOf, type Unbaked } from './facts';
 import { doneTests } from './doneTests';
 
@@ -47,6 +47,12 @@ describe('cautions', () => {
     ['hard pearls', { words: ['silver pearls'] }, 'choking'],
     ['rum in the dough', { words: ['dark rum'] }, 'alcohol'],
     ['brandy in the batter', { baked: linesOf('100 g flour\n2 tbsp brandy') }, 'alcohol'],
+    ['honey in the batter', { baked: linesOf('100 g flour\n50 g honey') }, 'honey'],
+    ['raw dough', { words: ['raw cookie dough'] }, 'raw-flour-served'],
+    ['herbs in oil', { words: ['basil oil'] }, 'herb-oil'],
+    ['custard', { words: ['vanilla custard'] }, 'custard'],
+    ['dry ice', { words: ['dry ice'] }, 'dry-ice'],
+    ['sticks baked in', { bakedSteps: ['Push the wooden sticks in and bake for 10 min.'] }, 'not-in-oven'],
   ])('warns of %s', (_, over, id) => {
     expect(ids(over)).toContain(id);
     expect(ids({})).not.toContain(id);
@@ -56,6 +62,22 @@ describe('cautions', () => {
     expect(words({ words: ['dark rum'] }, 'alcohol')).toMatch(/no oven drives off.+Apple juice/);
     expect(words({ baked: linesOf('100 g flour\n2 tbsp brandy') }, 'alcohol')).toMatch(
       /not drive all of it off/,
+    );
+  });
+
+  it('warns of choking only where a whole one is met', () => {
+    const muffin = linesOf('100 g plain flour\n80 g blueberries\n30 g mini marshmallows');
+    expect(ids({ baked: muffin })).not.toContain('choking');
+    expect(ids({ baked: muffin, words: ['blueberries'] })).toContain('choking');
+    expect(ids({ bakedSteps: ['Bake until a skewer comes out clean.'] })).not.toContain('not-in-oven');
+  });
+
+  it('tells a syrup by the height of the kitchen', () => {
+    // 118 and 121 °C less 8 K at 2,400 m. By hand.
+    const high = words({ frosting: 'cooked meringue', heightM: 2400 }, 'syrup');
+    expect(high).toMatch(/^Syrup at \{110 °C\} burns.+At 2400 m it is ready at \{110 °C\} to \{113 °C\}/);
+    expect(words({ frosting: 'cooked meringue' }, 'syrup')).toMatch(
+      /^Syrup at \{118 °C\} burns(?!.*ready at)/,
     );
   });
 
@@ -96,6 +118,18 @@ describe('how a piece keeps', () => {
     ['a soft-cheese binder', { softCheese: true }, 'soft cheese'],
     ['curd', { words: ['plum curd'] }, 'curd'],
     ['custard', { words: ['vanilla custard'] }, 'cream'],
+    ['prawns in mayonnaise', { words: ['prawn mayonnaise'] }, 'savoury'],
+    ['cheese and leek', { words: ['cheddar and leek'] }, 'savoury'],
+    ['bacon in the batter', { baked: linesOf('100 g plain flour\n50 g bacon') }, 'savoury'],
+    ['garlic in oil', { words: ['garlic oil'] }, 'herb oil'],
+    ['cookie dough', { words: ['edible cookie dough'] }, 'raw dough'],
+    ['what nobody knows', { words: ['zorble'], boughtWords: ['zorble'] }, 'not known'],
+    ['a mug cake', { family: 'mug', oven: false, microwave: true }, 'mug cake'],
+    [
+      'a fruit cake',
+      { baked: linesOf('100 g plain flour\n100 g butter\n2 eggs\n250 g sultanas\n50 g currants') },
+      'fruit cake',
+    ],
     ['a coat', { coat: true }, 'coated pop'],
   ])('%s', (_, over, part) => expect(keeps(over)).toContain(part));
   const made = (text: string, steps = ''): Unbaked[] => [{ name: 'It', lines: linesOf(text), steps }];
@@ -138,12 +172,26 @@ describe('how a piece keeps', () => {
     for (const id of ['choking', 'flowers', 'alcohol']) expect(ids({ words: calm })).not.toContain(id);
     expect(keeps({ words: ['vanilla buttercream', 'cream of tartar'] })).toEqual(['plain cake']);
   });
+  it('says what it does not know, and keeps it as what spoils soonest', () => {
+    const facts = factsOf({ ...plain, words: ['zorble'], boughtWords: ['zorble'] });
+    const keeping = keepingOf(facts.keeps, 20, 0, facts.notKnown);
+    expect(keeping).toMatchObject({ roomDays: null, fridgeDays: 1, outHours: 2 });
+    expect(keepingWords(keeping)).toMatch(/nobody here knows "zorble"/);
+    const made = factsOf({ ...plain, unbaked: [{ name: 'It', lines: linesOf('50 g zorble'), steps: '' }] });
+    expect(made.notKnown).toEqual(['zorble']);
+    // A spoon of a spice that no table knows decides nothing.
+    const spice = factsOf({ ...plain, baked: linesOf('200 g plain flour\n2 g zorble') });
+    expect(spice.notKnown).toEqual([]);
+  });
+  it('never says cool room of prawns in mayonnaise', () => {
+    const { keeps: parts } = factsOf({ ...plain, words: ['prawn mayonnaise'] });
+    expect(keepingOf(parts, 20)).toMatchObject({ roomDays: null, fridgeDays: 1, outHours: 2 });
+  });
   it('is a plain cake’s where nothing is in or on it', () => expect(keeps({})).toEqual(['plain cake']));
 });
 
 describe('how to tell that it is done', () => {
-  const tests = (text: string, microwave = false) =>
-    doneTests(linesOf(text), METHODS.creamed, microwave).join(' ');
+  const tests = (text: string, microwave = false) => doneTests(linesOf(text), 97, microwave).join(' ');
   it('goes by colour on an ordinary batter', () => {
     expect(tests('200 g plain flour\n150 g caster sugar\n3 eggs')).toMatch(/pale gold/);
   });

@@ -1,4 +1,5 @@
 import { allergenCaution, listWords } from './allergens.words';
+import { SYRUP } from '../process/frost.table';
 import { counted } from '../quantity';
 import type { Facts } from './facts';
 
@@ -67,7 +68,40 @@ const RULES: readonly Rule[] = [
     'finish',
     ({ rawEggServed }) => rawEggServed.length > 0,
     ({ rawEggServed }) =>
-      `No step of ${listWords(rawEggServed.map((name) => `"${name}"`))} cooks the egg in it: take pasteurised egg, above all for children, who is pregnant, old or ill. Keep it cold.`,
+      `No step of ${listWords(rawEggServed.map((name) => `"${name}"`))} cooks the egg in it. Use pasteurised egg for young children and for anyone who is pregnant, old or ill. Keep it cold.`,
+  ),
+  rule(
+    'raw-flour-served',
+    'finish',
+    ({ rawFlourServed }) => rawFlourServed.length > 0,
+    ({ rawFlourServed }) =>
+      `Nothing bakes the flour in ${listWords(rawFlourServed.map((name) => `"${name}"`))}, and raw flour can carry germs. Heat it first until it is {70 °C} all through, let it cool, and leave raw egg out.`,
+  ),
+  rule(
+    'herb-oil',
+    'finish',
+    ({ herbOil }) => herbOil,
+    'Herbs or garlic in oil can grow botulism at room temperature, and nobody tastes or smells it. Make it fresh, keep it in the fridge, use it the same day and throw the rest away.',
+  ),
+  rule(
+    'custard',
+    'cool',
+    ({ custard }) => custard,
+    'Cool custard fast: spread it shallow in a cold dish, cover it, and bring it from {60 °C} to {20 °C} within two hours, then into the fridge.',
+  ),
+  rule('honey', 'serve', ({ honey }) => honey, 'Honey is not for children under one year, baked or not.'),
+  rule(
+    'dry-ice',
+    'serve',
+    ({ dryIce }) => dryIce,
+    'Dry ice is no topping: it burns mouths and skin, and its gas can suffocate people in a closed room. Keep it out of food and drink.',
+  ),
+  rule(
+    'not-in-oven',
+    'bake',
+    ({ notInOven }) => notInOven.length > 0,
+    ({ notInOven }) =>
+      `Keep ${listWords(notInOven)} out of the oven: plastic melts, wood chars, wire burns and cuts. Put it in when the cake is cold.`,
   ),
   rule(
     'hot-tin',
@@ -85,7 +119,7 @@ const RULES: readonly Rule[] = [
     'cool-safely',
     'cool',
     ({ cold }) => cold,
-    'What holds cream, soft cheese or egg goes on cold cake and into the fridge within two hours, one hour in a room above {32 °C}. Local rules come first.',
+    'What spoils (cream, soft cheese, egg, meat, fish, cheese, and what nobody knows) goes on cold cake and into the fridge within two hours, one hour in a room above {32 °C}. Local rules come first.',
   ),
   rule(
     'blade',
@@ -115,7 +149,12 @@ const RULES: readonly Rule[] = [
     'syrup',
     'finish',
     ({ syrupMeringue }) => syrupMeringue,
-    'Syrup at 118 °C burns deep: pour it down the side of the bowl, with the mixer slow and children away. Egg white warmed by it is not surely safe for everyone; pasteurised white is.',
+    ({ syrupC: [low, high], heightM }) =>
+      `Syrup at {${Math.round(low)} °C} burns deep: pour it down the side of the bowl, with the mixer slow and children away. ${
+        Math.round(low) === SYRUP.lowC
+          ? ''
+          : `At ${Math.round(heightM)} m it is ready at {${Math.round(low)} °C} to {${Math.round(high)} °C}, whatever a step written lower down says. `
+      }Egg white warmed by syrup may still carry germs: use pasteurised white for young children and for anyone who is pregnant, old or ill.`,
   ),
   rule(
     'not-food',

@@ -1,5 +1,4 @@
 import { massOf } from '../formula';
-import type { MethodDef } from '../process/batter.table';
 import type { ReadLine } from '../quantity';
 
 /** More cocoa, treacle or brown sugar than this, as a share of the batter, and its colour tells nothing. */
@@ -22,8 +21,11 @@ function colourOf(lines: readonly ReadLine[]): 'gold' | 'dark' | 'pale' {
 /** Whether a batter that is done inside is waited for until it is pale gold. */
 export const colourTells = (lines: readonly ReadLine[]): boolean => colourOf(lines) === 'gold';
 
-/** How to tell that a piece is done, in the order in which a baker looks: only the tests that fit this batter. */
-export function doneTests(lines: readonly ReadLine[], method: MethodDef, microwave = false): string[] {
+/**
+ * How to tell that a piece is done, in the order in which a baker looks: only the tests that fit this batter.
+ * @param doneC what the coldest place has to reach in this kitchen, °C: less the higher it lies
+ */
+export function doneTests(lines: readonly ReadLine[], doneC: number, microwave = false): string[] {
   const colour = colourOf(lines);
   const tests = ['A skewer in the middle comes out clean, or with a few dry crumbs.'];
   if (microwave) {
@@ -39,6 +41,6 @@ export function doneTests(lines: readonly ReadLine[], method: MethodDef, microwa
       tests.push('The edge draws away from the liner. This batter stays pale when it is done.');
     else tests.push('The edge is pale gold and draws away from the liner.');
   }
-  tests.push(`A probe in the coldest place reads {${Math.round(method.doneC.value)} °C}.`);
+  tests.push(`A probe in the coldest place reads {${Math.round(doneC)} °C}.`);
   return tests;
 }

@@ -1,18 +1,31 @@
 import type { Family } from '../model/documents';
 import type { Frosting } from '../process/frost.table';
 import { massOf } from '../formula';
-import type { Holds, ReadLine } from '../quantity';
+import { syrupBandC } from '../process/altitude';
+import { holdsOf, type Holds, type ReadLine } from '../quantity';
 import type { Part } from './keeping';
 import {
   ALCOHOL,
+  BAKED_SOFT,
   CHOKES,
   COOKED,
+  CUSTARD,
+  DRIED_FRUIT,
+  DRY_ICE,
   EGG_OR_MILK,
   FLOWERS,
-  GLITTER,
-  NOT_FOOD,
-  SYRUP,
   FRESH_FRUIT,
+  GLITTER,
+  HEAT_TREATED,
+  HERBS,
+  HERB_OIL,
+  HONEY,
+  NOT_FOOD,
+  NOT_IN_OVEN,
+  RAW_DOUGH,
+  SAVOURY,
+  SYRUP,
+  VEGETABLES,
 } from './words.table';
 
 /** What is in a piece and how it is made, as far as cautions and keeping go. */
@@ -23,6 +36,23 @@ export interface Facts {
   readonly rawFlour: boolean;
   /** Names of what is eaten with egg in it that nothing heats. */
   readonly rawEggServed: readonly string[];
+  /** The same of flour. */
+  readonly rawFlourServed: readonly string[];
+  /** A cooked custard is in or on it. */
+  readonly custard: boolean;
+  readonly honey: boolean;
+  /** Herbs or garlic lie in oil. */
+  readonly herbOil: boolean;
+  /** Meat, fish, cheese and the like. */
+  readonly savoury: boolean;
+  readonly dryIce: boolean;
+  /** Words of its formulas that name what no oven takes. */
+  readonly notInOven: readonly string[];
+  /** Things in or on it that no table knows, as far as they decide how it keeps. */
+  readonly notKnown: readonly string[];
+  /** Where the kitchen lies, m, and what a syrup for whites is boiled to there, °C. */
+  readonly heightM: number;
+  readonly syrupC: readonly [number, number];
   readonly alcohol: boolean;
   /** The alcohol goes in after the oven, or there is no oven. */
   readonly alcoholStays: boolean;
@@ -69,6 +99,8 @@ export interface Ways {
   readonly frosting: Frosting | null;
   /** Names of fillings, toppings, add-ins and layers. */
   readonly words: readonly string[];
+  /** Of these, what no formula makes and nothing bakes. */
+  readonly boughtWords?: readonly string[];
   readonly coat: boolean;
   readonly oven: boolean;
   readonly microwave?: boolean;
@@ -85,7 +117,11 @@ export interface FactsOf extends Ways {
   /** What goes into the oven or the microwave. */
   readonly baked: readonly ReadLine[];
   readonly unbaked: readonly Unbaked[];
+  /** Steps of what is baked. */
+  readonly bakedSteps?: readonly string[];
   readonly holds: Holds;
+  /** Where the kitchen lies, m; 0 where nobody said. */
+  readonly heightM?: number;
 }
 
 const FROSTING_KEEPS: Readonly<Record<Frosting, Part>> = {
@@ -103,6 +139,12 @@ const FROSTING_KEEPS: Readonly<Record<Frosting, Part>> = {
 const SPOILS_FROM = { cream: 0.08, milk: 0.12, cheese: 0.08, egg: 0.03 } as const;
 /** A ganache: cream, bound by so much chocolate that it keeps as buttercream does. */
 const GANACHE_CHOCOLATE = 0.4;
+/** With so much dried fruit a cake keeps for weeks. */
+const FRUIT_CAKE_FROM = 0.4;
+/** From this share of a batter on, a thing that nobody knows decides how it keeps. */
+const UNKNOWN_FROM = 0.05;
+/** So much oil covers herbs that lie in it. */
+const HERB_OIL_FROM = 0.2;
 /** A batter with so much soft cheese is a cheesecake. */
 const CHEESECAKE_FROM = 0.2;
 
@@ -135,6 +177,84 @@ function partOf(one: Unbaked): Part | null {
   return shareOf(lines, 'milk', 'buttermilk') >= SPOILS_FROM.milk ? 'cream' : null;
 }
 
+const shareWhere = (lines: readonly ReadLine[], of: (line: ReadLine) => boolean): number => {
+  const all = lines.reduce((sum, { massG }) => sum + massG, 0);
+  return all > 0 ? lines.filter(of).reduce((sum, { massG }) => sum + massG, 0) / all : 0;
+};
+
+const isFruitCake = (lines: readonly ReadLine[]): boolean =>
+  shareWhere(lines, ({ ingredient }) => ingredient !== null && DRIED_FRUIT.has(ingredient.key)) >=
+  FRUIT_CAKE_FROM;
+
+/** Lines that name something, whatever was read of them. */
+const eatenOf = (lines: readonly ReadLine[]): readonly ReadLine[] =>
+  lines.filter(({ status }) => status === 'read' || status === 'unread' || status === 'no amount');
+
+function isSavoury({ baked, unbaked }: FactsOf, said: (pattern: RegExp) => boolean): boolean {
+  if (said(SAVOURY) || said(VEGETABLES)) return true;
+  const raw = unbaked.flatMap(({ lines }) => eatenOf(lines));
+  if (raw.some((line) => SAVOURY.test(line.raw) || VEGETABLES.test(line.raw))) return true;
+  return eatenOf(baked).some((line) => SAVOURY.test(line.raw));
+}
+
+function hasHerbOil({ unbaked }: FactsOf, said: (pattern: RegExp) => boolean): boolean {
+  if (said(HERB_OIL)) return true;
+  return unbaked.some(
+    ({ lines }) =>
+      eatenOf(lines).some((line) => HERBS.test(line.raw)) &&
+      shareWhere(lines, ({ raw, ingredient }) => ingredient?.role === 'fat' && /\boil\b/i.test(raw)) >=
+        HERB_OIL_FROM,
+  );
+}
+
+/** Names of what is eaten with flour in it that nothing has heated. */
+function rawFlourIn(
+  { unbaked, words, oven, microwave }: FactsOf,
+  said: (pattern: RegExp) => boolean,
+): string[] {
+  const made = unbaked
+    .filter(
+      (one) =>
+        !isCooked(one) &&
+        one.lines.some(({ raw, ingredient }) => ingredient?.role === 'flour' && !HEAT_TREATED.test(raw)),
+    )
+    .map(({ name }) => name);
+  const dough = said(RAW_DOUGH) ? words.filter((word) => RAW_DOUGH.test(word)) : [];
+  // A dough that no oven ever sees takes its flour as it is.
+  const added =
+    oven || microwave === true
+      ? []
+      : words.filter((word) => /\bflour\b/i.test(word) && !HEAT_TREATED.test(word));
+  return [...new Set([...made, ...dough, ...added])];
+}
+
+/** Things that no table knows: whatever goes in or on unbaked, and what a batter has much of. */
+function notKnownIn({ baked, unbaked, boughtWords = [] }: FactsOf): string[] {
+  const unknown = ({ status, ingredient }: ReadLine) =>
+    ingredient === null && (status === 'read' || status === 'unread');
+  const named = (line: ReadLine) => line.called || line.name || line.raw.trim();
+  const all = baked.reduce((sum, { massG }) => sum + massG, 0);
+  const isMuch = (line: ReadLine) => all > 0 && line.massG / all >= UNKNOWN_FROM;
+  const bought = boughtWords.flatMap((word) =>
+    holdsOf(word)
+      .packets.filter(({ known }) => !known)
+      .map(({ name }) => name),
+  );
+  return [
+    ...new Set([
+      ...bought,
+      ...unbaked.flatMap(({ lines }) =>
+        lines.filter((one) => unknown(one) && isNamedUnknown(one)).map(named),
+      ),
+      ...baked.filter((line) => unknown(line) && isMuch(line) && isNamedUnknown(line)).map(named),
+    ]),
+  ];
+}
+
+/** Nobody knows it by its name either. */
+const isNamedUnknown = (line: ReadLine): boolean =>
+  holdsOf(line.called || line.name || line.raw).packets.some(({ known }) => !known);
+
 function keepsOf(given: FactsOf, said: (pattern: RegExp) => boolean): Set<Part> {
   const keeps = new Set<Part>(['plain cake']);
   const { frosting } = given;
@@ -151,6 +271,13 @@ function keepsOf(given: FactsOf, said: (pattern: RegExp) => boolean): Set<Part> 
   if (given.softCheese === true || said(EGG_OR_MILK.cheese)) keeps.add('soft cheese');
   if (shareOf(given.baked, 'soft cheese') >= CHEESECAKE_FROM) keeps.add('soft cheese');
   if (said(FRESH_FRUIT)) keeps.add('fresh fruit');
+  if (isFruitCake(given.baked) && keeps.size === 1) keeps.delete('plain cake');
+  if (keeps.size === 0) keeps.add('fruit cake');
+  if (given.family === 'mug') keeps.add('mug cake');
+  if (isSavoury(given, said)) keeps.add('savoury');
+  if (hasHerbOil(given, said)) keeps.add('herb oil');
+  if (rawFlourIn(given, said).length > 0) keeps.add('raw dough');
+  if (notKnownIn(given).length > 0) keeps.add('not known');
   if (given.coat || given.mould === true) {
     keeps.delete('plain cake');
     keeps.add('coated pop');
@@ -158,7 +285,42 @@ function keepsOf(given: FactsOf, said: (pattern: RegExp) => boolean): Set<Part> 
   return keeps;
 }
 
-const COLD: ReadonlySet<Part> = new Set<Part>(['cream', 'soft cheese', 'curd', 'raw egg', 'cooked meringue']);
+const COLD: ReadonlySet<Part> = new Set<Part>([
+  'cream',
+  'soft cheese',
+  'curd',
+  'raw egg',
+  'cooked meringue',
+  'raw dough',
+  'savoury',
+  'herb oil',
+  'not known',
+]);
+
+/** A cooked filling with so much milk or cream is a custard. */
+const CUSTARD_MILK_FROM = 0.3;
+
+/** Whole round or hard things are met where they go in or on unbaked, or stay hard in the oven. */
+function choking({ baked, unbaked }: FactsOf, words: readonly string[]): boolean {
+  const met = [...words, ...unbaked.flatMap(({ lines }) => lines.map(({ raw }) => raw))];
+  return (
+    met.some((text) => CHOKES.test(text)) ||
+    baked.some(({ raw }) => CHOKES.test(raw) && !BAKED_SOFT.test(raw))
+  );
+}
+
+/** What no oven takes and a line or a step of something baked names: sticks that go in with the batter, plastic moulds. */
+function notInOven({ oven, baked, bakedSteps = [] }: FactsOf): string[] {
+  if (!oven) return [];
+  const steps = bakedSteps.flatMap((text) => text.split(/[\n.;]+/));
+  const named = [
+    ...steps.filter(
+      (step) => /\b(bake|oven)\b/i.test(step) && !/\b(test|clean|comes? out|prick)\w*\b/i.test(step),
+    ),
+    ...baked.map(({ raw }) => raw),
+  ];
+  return [...new Set(named.flatMap((text) => NOT_IN_OVEN.exec(text)?.[0].toLowerCase() ?? []))];
+}
 
 /** What cautions and keeping go by, from the lines, the names and the ways of a piece. */
 export function factsOf(given: FactsOf): Facts {
@@ -180,6 +342,24 @@ export function factsOf(given: FactsOf): Facts {
     rawEggServed: unbaked
       .filter((one) => eggShare(one.lines) > 0 && !isCooked(one) && !meringue)
       .map(({ name }) => name),
+    rawFlourServed: rawFlourIn(given, said),
+    custard:
+      said(CUSTARD) ||
+      unbaked.some(
+        (one) =>
+          CUSTARD.test(one.name) ||
+          (isCooked(one) &&
+            eggShare(one.lines) >= SPOILS_FROM.egg &&
+            shareOf(one.lines, 'milk', 'cream') >= CUSTARD_MILK_FROM),
+      ),
+    honey: written(HONEY),
+    herbOil: keeps.has('herb oil'),
+    savoury: keeps.has('savoury'),
+    dryIce: written(DRY_ICE) || unbaked.some(({ steps }) => DRY_ICE.test(steps)),
+    notInOven: notInOven(given),
+    notKnown: notKnownIn(given),
+    heightM: given.heightM ?? 0,
+    syrupC: syrupBandC(given.heightM ?? 0),
     alcohol: written(ALCOHOL),
     alcoholStays:
       said(ALCOHOL) || unbakedSays(ALCOHOL) || (!given.oven && given.microwave !== true && written(ALCOHOL)),
@@ -193,7 +373,7 @@ export function factsOf(given: FactsOf): Facts {
     syrupMeringue: meringue,
     syrup: !meringue && (said(SYRUP) || unbaked.some(({ steps }) => SYRUP.test(steps))),
     blade: given.blade ?? null,
-    choking: written(CHOKES),
+    choking: choking(given, words),
     flowers: written(FLOWERS),
     glitter: said(GLITTER),
     notFood: said(NOT_FOOD),

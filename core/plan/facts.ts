@@ -40,5 +40,6 @@ export function lineFacts(
     return { name: doc.name, lines: read.lines, steps: doc.steps };
   });
   const baked = formulas.baked.flatMap((id) => run.formula(id).read.lines);
-  return factsOf({ ...ways, baked, unbaked, holds });
+  const bakedSteps = formulas.baked.map((id) => run.formula(id).doc.steps);
+  return factsOf({ ...ways, baked, unbaked, bakedSteps, holds, heightM: run.kitchen.altitudeM ?? 0 });
 }

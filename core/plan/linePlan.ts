@@ -295,8 +295,8 @@ export class LinePlan implements Explained {
     return cautionsFor(this.facts());
   }
   get keeping(): Keeping {
-    const { keeps, ageDays } = this.facts();
-    return keepingOf(keeps, this.parts.cool?.room.value ?? ROOM_C, ageDays);
+    const { keeps, ageDays, notKnown } = this.facts();
+    return keepingOf(keeps, this.parts.cool?.room.value ?? ROOM_C, ageDays, notKnown);
   }
   /** What a piece and all its lots hold together. */
   get holds(): Holds {

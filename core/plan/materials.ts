@@ -158,6 +158,14 @@ export const crumbPreparations = (bakes: readonly CrumbBake[]): Preparation[] =>
 export const toppingWords = (lots: readonly Lot[]): string[] =>
   lots.flatMap((lot) => lot.toppings.map(({ what }) => what));
 
+/** The same of those that no formula makes. */
+export const boughtToppings = (lots: readonly Lot[]): string[] =>
+  lots.flatMap((lot) => lot.toppings.flatMap(({ what, formulaId }) => (formulaId ? [] : [what])));
+
+/** The name of a filling that no formula makes. */
+export const boughtFilling = (filling: CupcakeLine['filling']): string[] =>
+  filling && filling.formulaId === null ? [filling.what] : [];
+
 /** Cream whips in what is cold. */
 export const coldBowl = (frosting: CupcakeLine['frosting']): Preparation[] =>
   frosting?.kind === 'whipped cream' ? [{ do: 'cold bowl for cream' }] : [];

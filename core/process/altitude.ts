@@ -4,3 +4,9 @@ import { SYRUP } from './frost.table';
 export function boilingShiftK(altitudeM: number): number {
   return altitudeM / SYRUP.metresPerDegree;
 }
+
+/** Band of a sugar syrup for cooked whites at an altitude, °C: it boils at the same thickness by so much lower. */
+export function syrupBandC(altitudeM: number): readonly [number, number] {
+  const shift = boilingShiftK(altitudeM);
+  return [SYRUP.lowC - shift, SYRUP.highC - shift];
+}

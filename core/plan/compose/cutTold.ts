@@ -4,7 +4,14 @@ import { doneTests } from '../../caution/doneTests';
 import { cubeSection } from '../../piece';
 import type { Stratum, SumsSection } from '../emitted';
 import { NO_PARTS, type Parts, type Planned } from '../linePlan';
-import { boardMaterials, finishMaterials, stickMaterials, toppingWords } from '../materials';
+import {
+  boardMaterials,
+  finishMaterials,
+  stickMaterials,
+  toppingWords,
+  boughtFilling,
+  boughtToppings,
+} from '../materials';
 import { coatNotes } from '../notes';
 import { NOTES } from '../notes.words';
 import { cutRemainder } from '../remainder';
@@ -51,7 +58,7 @@ export function cutTold(made: CutMade): Planned {
       ...bowlWarnings(made.bowl.mixed, made.part.densities.batter, run.kitchen),
     ],
     ways: () => waysOf(made),
-    tests: () => doneTests(formula.read.lines, method),
+    tests: () => doneTests(formula.read.lines, made.bake.oven.done.value),
     notes: () => [
       NOTES.cuts(cut.plan.cutsAcrossMm, cut.plan.cutsAlongMm),
       ...(each.coat ? coatNotes(run.kitchen, all.pots, each.coat) : []),
@@ -128,6 +135,7 @@ function sectionsOf(made: CutMade): SumsSection[] {
 const waysOf = ({ line, stick }: CutMade): Ways => ({
   family: line.family,
   words: [line.filling?.what ?? '', ...toppingWords(line.lots)],
+  boughtWords: [...boughtFilling(line.filling), ...boughtToppings(line.lots)],
   frosting: line.frosting?.kind ?? null,
   coat: Boolean(line.coat),
   oven: true,

@@ -18,6 +18,7 @@ import {
   thawPreparations,
   toppingMaterials,
   toppingNeeds,
+  boughtToppings,
   toppingWords,
 } from '../materials';
 import { doughRemainder } from '../remainder';
@@ -138,9 +139,10 @@ export function doughTold(
     preparations: (): Preparation[] => [...thawPreparations(batches), ...crumbPreparations(bakes)],
     remainder: () => doughRemainder(count, dough, portion, run.kitchen.scaleStepG),
     tests: () =>
-      formula && baked
-        ? doneTests(formula.read.lines, METHODS[formula.doc.method], baked.from === 'microwave')
-        : [],
+      bakes.slice(0, 1).flatMap(({ formula: of, sheet, microwave }) => {
+        const oven = sheet?.bake.oven ?? microwave?.micro.oven;
+        return oven ? doneTests(of.read.lines, oven.done.value, microwave !== null) : [];
+      }),
     warnings: (): Warning[] => [
       ...excessWarnings(dough, line.crumb),
       ...bakes.flatMap(({ sheet }) => (sheet ? ovenWarnings(sheet.bake.oven) : [])),
@@ -148,6 +150,7 @@ export function doughTold(
     ways: (): Ways => ({
       family: line.family,
       words: [...line.addIns.map(({ what }) => what), ...toppingWords(line.lots)],
+      boughtWords: [...line.addIns.map(({ what }) => what), ...boughtToppings(line.lots)],
       frosting: null,
       coat: piece.coated,
       oven: line.crumb.some((part) => part.from === 'bake'),

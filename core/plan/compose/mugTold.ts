@@ -4,7 +4,7 @@ import { doneTests } from '../../caution/doneTests';
 import { mugSection, type Section } from '../../piece';
 import type { Stratum, SumsSection } from '../emitted';
 import { NO_PARTS, type Parts, type Planned } from '../linePlan';
-import { finishMaterials, toppingWords } from '../materials';
+import { finishMaterials, toppingWords, boughtFilling, boughtToppings } from '../materials';
 import { NOTES } from '../notes.words';
 import { mugRemainder } from '../remainder';
 import { SECTIONS } from '../sections';
@@ -48,7 +48,7 @@ export function mugTold(made: MugMade): Planned {
       ...bowlWarnings(made.bowl.mixed, part.densities.batter, run.kitchen),
     ],
     ways: () => waysOf(made),
-    tests: () => doneTests(formula.read.lines, method, true),
+    tests: () => doneTests(formula.read.lines, micro.oven.done.value, true),
     notes: () => notesOf(made),
   };
 }
@@ -125,6 +125,7 @@ const sectionOf = ({ part, each }: MugMade): Section =>
 const waysOf = ({ line }: MugMade): Ways => ({
   family: line.family,
   words: [line.filling?.what ?? '', ...toppingWords(line.lots)],
+  boughtWords: [...boughtFilling(line.filling), ...boughtToppings(line.lots)],
   frosting: line.frosting?.kind ?? null,
   coat: false,
   oven: false,

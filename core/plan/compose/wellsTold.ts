@@ -13,6 +13,8 @@ import {
   finishMaterials,
   finishNeeds,
   thawPreparations,
+  boughtFilling,
+  boughtToppings,
   toppingWords,
 } from '../materials';
 import { coatNotes } from '../notes';
@@ -81,7 +83,7 @@ export function wellsTold(made: WellsMade): Planned {
     cutSays: () => cutSaysOf(made),
     warnings: () => warningsOf(made),
     ways: () => waysOf(made),
-    tests: () => doneTests(formula.read.lines, method),
+    tests: () => doneTests(formula.read.lines, bake.oven.done.value),
     notes: () => notesOf(made),
   };
 }
@@ -199,6 +201,7 @@ function warningsOf({
 const waysOf = ({ line, how }: WellsMade): Ways => ({
   family: line.family,
   words: [line.filling?.what ?? '', line.baseLayer?.what ?? '', ...toppingWords(line.lots ?? [])],
+  boughtWords: [...boughtFilling(line.filling), ...boughtToppings(line.lots ?? [])],
   frosting: line.frosting?.kind ?? null,
   coat: Boolean(how.coat),
   oven: true,
