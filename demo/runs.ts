@@ -12,6 +12,15 @@ const line = (over: Partial<CupcakeLine>): CupcakeLine =>
     ...over,
   });
 
+/** A device whose clock says 1970 has no past to lay out: then the demo is of a day of its own. */
+const OWN_DAY = '2026-11-25T10:00';
+
+/** The day that the demo is laid out for: today, unless the clock cannot be right. */
+export function demoDay(now: string): string {
+  const year = Number(now.slice(0, 4));
+  return year >= 2002 && year <= 2197 ? now : OWN_DAY;
+}
+
 /** The next Saturday after a local time, at four in the afternoon. */
 export function nextSaturdayAtFour(now: string): string {
   const minutes = minutesOf(now);

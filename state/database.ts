@@ -15,9 +15,23 @@ const PATIENCE_MS = 4000;
 /** Keys, and beside each what stands under it. */
 type Found = readonly [readonly unknown[], readonly unknown[]];
 
+/** Stands before what was found under a key and is no text: something else than this app put it there. */
+export const NOT_TEXT = '\u0000no text: ';
+
+function shown(value: unknown): string {
+  try {
+    return JSON.stringify(value) ?? String(value);
+  } catch {
+    return String(value);
+  }
+}
+
 const byKey = ([keys, values]: Found): Record<string, string> =>
   Object.fromEntries(
-    keys.flatMap((key, i) => (typeof values[i] === 'string' ? [[key as string, values[i]]] : [])),
+    keys.map((key, i) => {
+      const value = values[i];
+      return [String(key), typeof value === 'string' ? value : NOT_TEXT + shown(value)];
+    }),
   );
 
 export class NoAnswer extends Error {

@@ -1,3 +1,4 @@
+import { demoDay } from '../demo';
 import { pastBefore, type Past, type PastFile } from '../demo/past';
 import { dateOf } from './time';
 
@@ -9,7 +10,7 @@ export async function demoPast(now: string): Promise<Past | null> {
   try {
     const answer = await fetch('/demo-past.json', { signal: AbortSignal.timeout(PATIENCE_MS) });
     if (!answer.ok) return null;
-    return pastBefore((await answer.json()) as PastFile, now, (local) => dateOf(local).getTime());
+    return pastBefore((await answer.json()) as PastFile, demoDay(now), (local) => dateOf(local).getTime());
   } catch {
     return null;
   }

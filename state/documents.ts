@@ -1,12 +1,21 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import type { AnyDoc } from '../core/model/documents';
 import { readDocument } from '../core/exchange/migrate';
-import { putAt, threeWay, type Json } from '../core/exchange/threeWay';
-import { DEMO_FORMULAS, DEMO_KITCHEN, EMPTY_KITCHEN, demoRuns } from '../demo';
+import { putAt, sameJson, threeWay, type Json } from '../core/exchange/threeWay';
+import { DEMO_FORMULAS, DEMO_KITCHEN, EMPTY_KITCHEN, demoDay, demoRuns } from '../demo';
 import type { Past } from '../demo/past';
 import type { Commit } from './ahead';
 import { NoAnswer } from './database';
-import { OLD_UNDO_KEY, STEPS_KEPT, StoreGone, type Crossed, type Landed, type Step } from './landing';
+import {
+  OLD_UNDO_KEY,
+  STEPS_KEPT,
+  StoreGone,
+  StoreNewer,
+  isNewerText,
+  type Crossed,
+  type Landed,
+  type Step,
+} from './landing';
 import { KITCHEN_KEY, applied, exchange, inverse, keyOf, type Change, type Docs } from './docs';
 import { newStepId, oldSteps, readStep, readSteps, readText, type UndoStep } from './reading';
 import { readSeals, sealSoon, sumOf } from './seals';
@@ -45,6 +54,10 @@ export interface DocumentState {
   readonly lost: 'let go' | 'written again' | null;
   /** What was being typed when the page went, by field. */
   readonly drafts: Readonly<Record<string, string>>;
+  /** A newer version of the app has changed what is kept: this window writes nothing more until it is loaded again. */
+  readonly newer: boolean;
+  /** Documents that would not open at the next start, by what is wrong with them. */
+  readonly doubtful: Readonly<Record<string, string>>;
   /** Documents of an older version, as they were kept: to be kept once more before they are written anew. */
   readonly older: readonly unknown[];
   /** @param past of the demo kitchen, asked for where the demo is laid out */
@@ -66,7 +79,8 @@ export type DocumentStore = UseBoundStore<StoreApi<DocumentState>>;
 
 const byKey = (docs: readonly AnyDoc[]): Docs => Object.fromEntries(docs.map((doc) => [keyOf(doc), doc]));
 
-function demoDocs(now: string, past: Past | null): Docs {
+function demoDocs(at: string, past: Past | null): Docs {
+  const now = demoDay(at);
   const { runs, beliefs } = past ?? { runs: [], beliefs: DEMO_KITCHEN.beliefs };
   return byKey([{ ...DEMO_KITCHEN, beliefs: [...beliefs] }, ...DEMO_FORMULAS, ...demoRuns(now), ...runs]);
 }
@@ -85,6 +99,8 @@ const refusalOf = (fault: unknown): Refusal =>
 
 /** How long until what was refused is tried again, ms: soon, then every three seconds. */
 const RETRIES_MS = [400, 1000, 2000, 3000];
+/** How often it is looked whether a document that was put back is kept, before its old text is left where it is. */
+const PUT_BACK_TRIES = 20;
 const pause = (ms: number) => new Promise<void>((done) => setTimeout(done, ms));
 
 /** The store of all documents over some storage. Writing follows every change; reading happens once. */
@@ -122,7 +138,10 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
           continue;
         }
         const read = text === null ? null : readText(key, text);
-        if (read && !read.ok) continue;
+        if (read && !read.ok) {
+          if (isNewerText(text)) set({ newer: true });
+          continue;
+        }
         const theirs = read ? read.doc : null;
         const old = base(key);
         known[key] = theirs;
@@ -170,6 +189,14 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
         });
     };
 
+    /** What was kept and would not open again is told while it can still be undone. */
+    const doubted = (faults: Readonly<Record<string, string | null>>) => {
+      const left = Object.entries({ ...get().doubtful, ...faults }).filter(
+        (one): one is [string, string] => one[1] !== null && get().docs[one[0]] !== undefined,
+      );
+      set({ doubtful: Object.fromEntries(left) });
+    };
+
     /** Writes what is on its way, one after another, and tries again what was refused. */
     const write = async () => {
       if (writing) return;
@@ -183,11 +210,16 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
           queue.shift();
           storage.ahead(queue);
           landed(commit, result);
-          sealSoon(result.texts);
+          sealSoon(result.texts, doubted);
           refused = 0;
           if (get().unsaved !== null && queue.length === 0) set({ unsaved: null });
         } catch (fault) {
           if (fault instanceof StoreGone && (await writeAgain())) continue;
+          if (fault instanceof StoreNewer) {
+            // It is written ahead: the newer version puts it in when this window is loaded again.
+            set({ newer: true });
+            break;
+          }
           set({ unsaved: { count: queue.length, cause: refusalOf(fault) } });
           await pause(RETRIES_MS[Math.min(refused, RETRIES_MS.length - 1)] ?? 0);
           refused += 1;
@@ -212,10 +244,17 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       }
     };
 
+    /**
+     * What a change begins from, as the store has it or will have it: a document that stands in memory only, such as the
+     * empty kitchen beside one that cannot be read, begins from nothing.
+     */
+    const baseOf = (key: string): string | null =>
+      known[key] || onItsWay(key) ? textOf(get().docs[key]) : null;
+
     const commit = (change: Change, step: UndoStep | null, undoes: string | null) => {
       const { docs } = get();
       const changed = Object.entries(change).map(
-        ([key, doc]) => [key, { base: textOf(docs[key]), next: textOf(doc) }] as const,
+        ([key, doc]) => [key, { base: baseOf(key), next: textOf(doc) }] as const,
       );
       queue.push({
         window: storage.window,
@@ -285,6 +324,8 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
         const one = isSealed([key, text]) ? sealedText(text) : readText(key, text);
         if (one.ok && one.older !== null) older.push(one.older);
         if (one.ok) docs[key] = known[key] = one.doc;
+        // What a newer version wrote stays where it is: that version will want it.
+        else if (isNewerText(text)) set({ newer: true });
         else odd.push({ from: key, text, fault: one.fault });
       }
       const before = Object.entries(found.aside).map(([key, { from, text }]): Aside => {
@@ -296,7 +337,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       const whole = docs[KITCHEN_KEY] ? docs : { ...docs, [KITCHEN_KEY]: EMPTY_KITCHEN };
       set({ ready: true, unread: null, docs: whole, undoable, aside, older, drafts: found.drafts });
       if (!atOnce) setTimeout(() => earlierSteps(found.steps), 0);
-      sealSoon(Object.fromEntries(Object.entries(documents).filter((one) => !isSealed(one))));
+      sealSoon(Object.fromEntries(Object.entries(documents).filter((one) => !isSealed(one))), doubted);
     };
 
     /** Puts the steps that were kept before those that were made or heard of meanwhile. */
@@ -305,6 +346,20 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       const since = new Set(undoable.map(({ id }) => id));
       const earlier = readSteps(kept).filter(({ id }) => !since.has(id) && !undoneSoon.has(id));
       set({ undoable: [...earlier, ...undoable].slice(-STEPS_KEPT) });
+    };
+
+    /** Lets a text that was set aside go once its document has been read back from the store, and not before. */
+    const letGoOnceKept = async (key: string, from: string, doc: AnyDoc) => {
+      for (let tries = 0; tries < PUT_BACK_TRIES; tries += 1) {
+        await pause(RETRIES_MS[Math.min(tries, RETRIES_MS.length - 1)] ?? 0);
+        if (onItsWay(from)) continue;
+        const text = await storage.textOf(from).catch(() => null);
+        const kept = text === null ? null : readText(from, text);
+        if (kept?.ok && sameJson(asJson(kept.doc), asJson(doc))) {
+          get().letGoAside(key);
+          return;
+        }
+      }
     };
 
     const undoStep = (step: UndoStep) => {
@@ -322,6 +377,8 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       unsaved: null,
       crossings: [],
       lost: null,
+      newer: false,
+      doubtful: {},
       older: [],
       drafts: {},
 
@@ -378,7 +435,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
         if (get().docs[one.from] && one.from !== KITCHEN_KEY)
           return 'Another document has its name now. Save this one as a file and bring it in.';
         get().change(`Put back ${one.from}`, { [one.from]: read.doc });
-        get().letGoAside(key);
+        void letGoOnceKept(key, one.from, read.doc);
         return null;
       },
 

@@ -1,6 +1,7 @@
-import { readDocument } from '../core/exchange/migrate';
+import { isNewer, readDocument } from '../core/exchange/migrate';
 import { sameJson, threeWay, type Json } from '../core/exchange/threeWay';
 import type { Commit } from './ahead';
+import { NOT_TEXT } from './database';
 
 /** What a transaction offers. */
 export interface Entries {
@@ -59,6 +60,23 @@ export interface Landed {
 export class StoreGone extends Error {
   constructor() {
     super('The store is gone.');
+  }
+}
+
+/** What a newer version of the app keeps under a key that this one would change: nothing is written over it. */
+export class StoreNewer extends Error {
+  constructor(readonly key: string) {
+    super(`A newer version keeps ${key}.`);
+  }
+}
+
+/** Whether a text is a document of a newer version of the app. */
+export function isNewerText(text: string | null): boolean {
+  if (text === null) return false;
+  try {
+    return isNewer(JSON.parse(text));
+  } catch {
+    return false;
   }
 }
 
@@ -146,6 +164,9 @@ async function put(entries: Entries, { texts, step, undoes }: Commit): Promise<O
   const stands: Record<string, string | null> = {};
   const before: Record<string, Json> = {};
   const crossed: Crossed[] = [];
+  // All or nothing, and before anything is written: an older window never writes over a newer document.
+  for (const key of Object.keys(texts))
+    if (isNewerText(await textAt(entries, key))) throw new StoreNewer(key);
   for (const [key, { base, next }] of Object.entries(texts)) {
     const current = await textAt(entries, key);
     const settled = settle(key, base, current, next);
@@ -182,8 +203,9 @@ function settle(key: string, base: string | null, current: string | null, next: 
   const theirs = documentIn(current);
   if (theirs === null) return { ...plain, before: parse(base), aside: current };
   if (next === null) return { ...plain, before: theirs };
-  const mine = parse(next);
-  const old = base === null ? undefined : parse(base);
+  // What a window of before wrote ahead is of its version: brought up to date, it compares.
+  const mine = documentIn(next) ?? parse(next);
+  const old = base === null ? undefined : (documentIn(base) ?? parse(base));
   if (old !== undefined && sameJson(old, theirs)) return { ...plain, before: theirs };
   const merged = threeWay(old, theirs, mine);
   const whole = readDocument(merged.value);
@@ -280,6 +302,7 @@ export function tellApart(held: Readonly<Record<string, string>>): Found {
   const steps: [string, string][] = [];
   const drafts: Record<string, string> = {};
   for (const [key, text] of Object.entries(held)) {
+    if (key.startsWith(RESERVED) && text.startsWith(NOT_TEXT)) continue;
     if (key.startsWith(UNDO_PREFIX)) steps.push([key, text]);
     else if (key.startsWith(DRAFT_PREFIX)) drafts[key.slice(DRAFT_PREFIX.length)] = text;
     else if (key.startsWith(ASIDE_PREFIX)) {

@@ -1,5 +1,6 @@
 import { readDocument } from '../core/exchange/migrate';
 import type { AnyDoc } from '../core/model/documents';
+import { NOT_TEXT } from './database';
 import { keyOf, type Change } from './docs';
 import type { Step } from './landing';
 
@@ -23,6 +24,8 @@ export function readText(
 ):
   | { readonly ok: true; readonly doc: AnyDoc; readonly older: unknown }
   | { readonly ok: false; readonly fault: string } {
+  if (text.startsWith(NOT_TEXT))
+    return { ok: false, fault: 'It is no text: something else than Carnelian has put it here.' };
   let data: unknown;
   try {
     data = JSON.parse(text);

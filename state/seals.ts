@@ -53,17 +53,22 @@ let waiting: Record<string, string | null> = {};
 let timer: ReturnType<typeof setTimeout> | null = null;
 
 /** Reads texts whole and seals them, a little later; null takes a document's seal away. */
-export function sealSoon(texts: Readonly<Record<string, string | null>>): void {
-  if (buildName() === '') return;
+export function sealSoon(
+  texts: Readonly<Record<string, string | null>>,
+  /** Hears of each text what is wrong with it; null where it reads. */
+  told: (faults: Readonly<Record<string, string | null>>) => void = () => undefined,
+): void {
   waiting = { ...waiting, ...texts };
   if (timer) clearTimeout(timer);
-  timer = setTimeout(seal, SOON_MS);
+  timer = setTimeout(() => seal(told), SOON_MS);
 }
 
-function seal(): void {
+function seal(told: (faults: Readonly<Record<string, string | null>>) => void): void {
   const sums = { ...readSeals() };
+  const faults: Record<string, string | null> = {};
   for (const [key, text] of Object.entries(waiting)) {
     const read = text === null ? null : readText(key, text);
+    faults[key] = read && !read.ok ? read.fault : null;
     // What the reading adds or leaves out is missing from the text alone.
     if (
       text !== null &&
@@ -75,6 +80,8 @@ function seal(): void {
     else delete sums[key];
   }
   waiting = {};
+  told(faults);
+  if (buildName() === '') return;
   try {
     localStorage.setItem(KEY, JSON.stringify({ build: buildName(), sums } satisfies Seals));
   } catch {

@@ -36,6 +36,8 @@ export interface DocStorage {
   readonly adopt: (steps: readonly Step[]) => Promise<void>;
   /** Moves texts that cannot be read out of the way; hands back the names that they have now. */
   readonly setAside: (texts: Readonly<Record<string, string>>) => Promise<Readonly<Record<string, string>>>;
+  /** A text as it stands in the store at this moment; null where there is none. */
+  readonly textOf: (key: string) => Promise<string | null>;
   /** Changes texts that were set aside: null lets one go. */
   readonly putAside: (key: string, text: string | null) => Promise<void>;
   /** Keeps what is being typed into a field; null lets it go. */
@@ -99,6 +101,11 @@ export function browserStorage(): DocStorage {
         const names: Record<string, string> = {};
         for (const [key, text] of Object.entries(texts)) names[key] = await setAside(entries, key, text);
         return names;
+      }),
+    textOf: (key) =>
+      db.write(async (entries: Entries) => {
+        const text = await entries.get(key);
+        return typeof text === 'string' ? text : null;
       }),
     putAside: (key, text) =>
       db.write(async (entries: Entries) => {

@@ -109,6 +109,28 @@ const MIGRATIONS: Readonly<Record<string, readonly Step[]>> = {
   'piece file': [pieceFileTo(2), pieceFileTo(3)],
 };
 
+/** Whether a document was written by a newer Carnelian than this one. */
+export function isNewer(data: unknown): boolean {
+  if (!isObject(data) || typeof data.kind !== 'string') return false;
+  const steps = Object.prototype.hasOwnProperty.call(MIGRATIONS, data.kind)
+    ? MIGRATIONS[data.kind]
+    : undefined;
+  return steps !== undefined && typeof data.version === 'number' && data.version > steps.length + 1;
+}
+
+/** Groups and lists within each other: no document of ours comes near, and reading is sure to end. */
+const DEEPEST = 100;
+
+/** Whether something is nested deeper than that. Counts without calling itself: the depth is what is in doubt. */
+function isTooDeep(data: unknown): boolean {
+  let level: unknown[] = [data];
+  for (let depth = 0; level.length > 0; depth += 1) {
+    if (depth > DEEPEST) return true;
+    level = level.flatMap((one) => (typeof one === 'object' && one !== null ? Object.values(one) : []));
+  }
+  return false;
+}
+
 /** Brings a document or a file of any version up to date; refuses unknown kinds and newer versions. */
 export function upToDate(
   data: unknown,
@@ -117,6 +139,12 @@ export function upToDate(
   if (!isObject(data)) {
     return refuse('(document)', 'This is not a document.', 'Use a file that Carnelian has exported.');
   }
+  if (isTooDeep(data))
+    return refuse(
+      '(document)',
+      'It is nested deeper than any document of Carnelian.',
+      'Use a file that Carnelian has exported.',
+    );
   const kind = typeof data.kind === 'string' ? data.kind : '';
   const steps = Object.prototype.hasOwnProperty.call(migrations, kind) ? migrations[kind] : undefined;
   if (!steps)

@@ -44,7 +44,7 @@ function isMoment(text: string): boolean {
   const time = Date.parse(`${text}:00Z`);
   const year = Number(text.slice(0, 4));
   return (
-    Number.isFinite(time) && year >= 2000 && year < 2200 && new Date(time).toISOString().startsWith(text)
+    Number.isFinite(time) && year >= 1970 && year < 2200 && new Date(time).toISOString().startsWith(text)
   );
 }
 

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { counted } from '../../core/quantity';
 import type { Crossing, Docs, Refusal } from '../../state/documents';
+import { useNewVersion } from '../../state/offline';
 import { saveFile } from '../../state/saveFile';
 import { everythingText } from '../../state/snapshots';
 import { useDocuments } from '../../state/store';
@@ -12,12 +13,22 @@ import { CAUSE_WORDS, crossingWords } from './keeping.words';
 
 /** Says what is not kept, what could not be read, and what two windows changed at once, with a way on for each. */
 export function SaveFault() {
-  const { unsaved, aside, crossings, lost, docs } = useDocuments();
+  const { unsaved, aside, crossings, lost, docs, newer, doubtful } = useDocuments();
   const router = useRouter();
   const [crossing] = crossings;
-  if (unsaved === null && aside.length === 0 && !crossing && lost === null) return null;
+  const doubts = Object.entries(doubtful);
+  if (unsaved === null && aside.length === 0 && !crossing && lost === null && !newer && doubts.length === 0)
+    return null;
   return (
     <View style={{ padding: space(1), gap: space(1) }}>
+      {newer ? <Newer /> : null}
+      {doubts.map(([key, fault]) => (
+        <Notice
+          key={key}
+          fault={`${docs[key]?.name ? `“${docs[key].name}”` : key} would not open next time: ${fault}`}
+          mend="Correct it, or undo the last change."
+        />
+      ))}
       {unsaved ? <Unsaved {...unsaved} /> : null}
       {crossing ? <Crossed crossing={crossing} docs={docs} /> : null}
       {lost ? <Lost lost={lost} /> : null}
@@ -34,6 +45,20 @@ export function SaveFault() {
         </>
       ) : null}
     </View>
+  );
+}
+
+/** This window is of an older version than what is kept: it writes nothing over it. */
+function Newer() {
+  const take = useNewVersion((state) => state.take);
+  return (
+    <>
+      <Notice
+        fault="A newer version of Carnelian is open in another window, and has changed what is kept."
+        mend="This window is older and writes nothing over that. Load it again: what you changed here comes along."
+      />
+      <QuietAction title="Load this page again" onPress={take ?? (() => window.location.reload())} />
+    </>
   );
 }
 
