@@ -4,7 +4,8 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createServer, request as httpRequest } from 'node:http';
-import { createApp, drain, limit } from './app';
+import { connect } from 'node:net';
+import { LIMITS, createApp, drain, serverOf } from './app';
 
 const HASHED = '/_expo/static/js/web/entry-0123456789abcdef0123456789abcdef.js';
 
@@ -23,7 +24,7 @@ describe('the server', () => {
     writeFileSync(join(dist, HASHED), 'whole');
     writeFileSync(join(dist, `${HASHED}.br`), 'brotli');
     writeFileSync(join(dist, `${HASHED}.gz`), 'gzipped');
-    server = limit(createServer(createApp(dist))).listen(0, '127.0.0.1', () => {
+    server = serverOf(createApp(dist)).listen(0, '127.0.0.1', () => {
       base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
       done();
     });
@@ -34,6 +35,37 @@ describe('the server', () => {
     const response = await fetch(`${base}/api/health`);
     expect(await response.json()).toEqual({ ok: true });
     expect(response.headers.get('cache-control')).toBe('no-store');
+  });
+
+  it('locks nobody out by the streams that one reader leaves open', async () => {
+    const stops: AbortController[] = [];
+    const stream = async (name: string) => {
+      const stop = new AbortController();
+      stops.push(stop);
+      const { status, body } = await fetch(`${base}/api/instruments/stream?session=${name}`, {
+        signal: stop.signal,
+      });
+      return { status, reader: (body as ReadableStream<Uint8Array>).getReader() };
+    };
+    for (let i = 0; i < 70; i += 1) expect((await stream(`many-${i}`)).status).toBe(200);
+    const other = await stream('another');
+    expect(other.status).toBe(200);
+    expect(new TextDecoder().decode((await other.reader.read()).value)).toContain('data:');
+    for (const stop of stops) stop.abort();
+  });
+
+  it('closes a client that sends its headers too slowly, soon after its time is up', async () => {
+    expect(LIMITS).toMatchObject({ headersMs: 10_000, lookMs: 1000 });
+    const quick = serverOf(createApp('.'), { ...LIMITS, headersMs: 600, requestMs: 900, lookMs: 100 });
+    await new Promise<void>((done) => quick.listen(0, '127.0.0.1', done));
+    const socket = connect((quick.address() as AddressInfo).port, '127.0.0.1');
+    socket.write('GET / HTTP/1.1\r\nHost: a\r\n');
+    const drip = setInterval(() => socket.write('x-a: b\r\n'), 100);
+    socket.on('error', () => undefined);
+    socket.resume();
+    await new Promise<void>((done) => socket.on('close', () => done()));
+    clearInterval(drip);
+    await new Promise<void>((done) => quick.close(() => done()));
   });
 
   it('streams the instruments of a simulated kitchen, and does in it what is asked', async () => {

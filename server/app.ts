@@ -3,7 +3,7 @@ import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
-import type { Server } from 'node:http';
+import { createServer, type Server } from 'node:http';
 import { join } from 'node:path';
 import { holdFiles, sendFrom } from './files';
 import { addInstruments } from './instruments';
@@ -140,16 +140,27 @@ export const LIMITS = {
   headerBytes: 16_384,
   headers: 64,
   connections: 2_000,
+  /** How often it is looked who takes too long. */
+  lookMs: 1_000,
 } as const;
 
+type Limits = { readonly [K in keyof typeof LIMITS]: number };
+
+/** A server that looks often enough at who is slow: by itself it looks every half a minute only. */
+export const serverOf = (app: Express, limits: Limits = LIMITS): Server =>
+  limit(
+    createServer({ maxHeaderSize: limits.headerBytes, connectionsCheckingInterval: limits.lookMs }, app),
+    limits,
+  );
+
 /** Slow clients, and more of them than a bakery has, do not hold the server up. */
-export function limit(server: Server): Server {
-  server.headersTimeout = LIMITS.headersMs;
-  server.requestTimeout = LIMITS.requestMs;
-  server.timeout = LIMITS.idleMs;
-  server.keepAliveTimeout = LIMITS.keepAliveMs;
-  server.maxHeadersCount = LIMITS.headers;
-  server.maxConnections = LIMITS.connections;
+function limit(server: Server, limits: Limits): Server {
+  server.headersTimeout = limits.headersMs;
+  server.requestTimeout = limits.requestMs;
+  server.timeout = limits.idleMs;
+  server.keepAliveTimeout = limits.keepAliveMs;
+  server.maxHeadersCount = limits.headers;
+  server.maxConnections = limits.connections;
   server.on('clientError', (_fault, socket) => {
     if (socket.writable)
       socket.end('HTTP/1.1 400 Bad Request\r\nConnection: close\r\nContent-Length: 0\r\n\r\n');

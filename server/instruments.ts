@@ -4,11 +4,18 @@ import { littleKitchen, type LittleKitchen } from '../core/instruments/littleKit
 
 /** A simulated kitchen for each session: its instruments are streamed, and what somebody does in it is asked for. */
 const MOST_SESSIONS = 64;
+/**
+ * Streams of one address at once: more than a kitchen's screens. One more closes the oldest of that address, so that
+ * nobody is locked out by what somebody else left open.
+ */
+const FAIR_SHARE = 16;
+/** Told with a refusal: when to ask again, s. */
+const RETRY_AFTER_S = 5;
 /** The scale speaks so often, ms; thermometers once in so many of that. */
 const EVERY_MS = 100;
 const SLOW = 10;
-/** A session that nobody listens to is forgotten, ms. */
-const FORGOTTEN_MS = 10 * 60_000;
+/** A session that nobody listens to is forgotten, ms: a page that is loaded again is back by then. */
+const FORGOTTEN_MS = 60_000;
 
 interface Session {
   readonly kitchen: LittleKitchen;
@@ -44,14 +51,39 @@ const deed = z.discriminatedUnion('do', [
 const seedOf = (name: string): number =>
   [...name].reduce((sum, letter) => (Math.imul(sum, 31) + letter.charCodeAt(0)) >>> 0, 7);
 
+/** A stream that is open. */
+interface Stream {
+  readonly address: string;
+  readonly response: Response;
+  readonly session: Session;
+}
+
 /** Routes of the simulated instruments: `stream` for what they say, `do` for what is done in their kitchen. */
 export function addInstruments(app: Express): void {
   const sessions = new Map<string, Session>();
+  /** The oldest first. */
+  const streams: Stream[] = [];
+  const ofAddress = (address: string) => streams.filter((one) => one.address === address);
+  const close = (one: Stream | undefined) => one?.response.end();
+  /** Makes room: what nobody listens to goes, and then the oldest stream of whoever has the most. */
+  const makeRoom = () => {
+    for (const [id, one] of sessions)
+      if (one.listening.size === 0 && Date.now() - one.lastAt > FORGOTTEN_MS) sessions.delete(id);
+    if (sessions.size < MOST_SESSIONS) return;
+    const idle = [...sessions].filter(([, one]) => one.listening.size === 0);
+    const [oldest] = idle.sort(([, a], [, b]) => a.lastAt - b.lastAt);
+    if (oldest) {
+      sessions.delete(oldest[0]);
+      return;
+    }
+    const most = [...streams].sort((a, b) => ofAddress(b.address).length - ofAddress(a.address).length)[0];
+    close(most);
+    for (const [id, one] of sessions) if (one === most?.session) sessions.delete(id);
+  };
   const open = (name: string): Session | null => {
     const known = sessions.get(name);
     if (known) return known;
-    for (const [id, one] of sessions)
-      if (one.listening.size === 0 && Date.now() - one.lastAt > FORGOTTEN_MS) sessions.delete(id);
+    makeRoom();
     if (sessions.size >= MOST_SESSIONS) return null;
     const made: Session = {
       kitchen: littleKitchen(seedOf(name)),
@@ -64,7 +96,11 @@ export function addInstruments(app: Express): void {
     return made;
   };
   const refuse = (response: Response, status: number, fault: string, mend: string) =>
-    response.status(status).set('Cache-Control', 'no-store').json({ fault, mend });
+    response
+      .status(status)
+      .set('Cache-Control', 'no-store')
+      .set(status === 503 ? { 'Retry-After': String(RETRY_AFTER_S) } : {})
+      .json({ fault, mend });
 
   app.get('/api/instruments/stream', (request, response) => {
     const name = session.safeParse(request.query.session);
@@ -85,9 +121,13 @@ export function addInstruments(app: Express): void {
       Connection: 'keep-alive',
     });
     response.flushHeaders();
+    const stream: Stream = { address: request.socket.remoteAddress ?? '', response, session: found };
+    if (ofAddress(stream.address).length >= FAIR_SHARE) close(ofAddress(stream.address)[0]);
+    streams.push(stream);
     found.listening.add(response);
     found.timer ??= setInterval(() => tick(found), EVERY_MS);
-    request.on('close', () => {
+    response.on('close', () => {
+      streams.splice(streams.indexOf(stream), 1);
       found.listening.delete(response);
       found.lastAt = Date.now();
       if (found.listening.size > 0 || !found.timer) return;

@@ -1,7 +1,6 @@
 import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { createServer } from 'node:http';
-import { LIMITS, createApp, drain, limit } from './app';
+import { createApp, drain, serverOf } from './app';
 
 function option(name: string, fallback: string): string {
   const at = process.argv.indexOf(`--${name}`);
@@ -21,7 +20,7 @@ if (!Number.isInteger(port) || port < 0 || port > 65535)
   stop('--port: not a port number. Use one from 1024 to 65535.');
 if (!existsSync(`${dist}/index.html`)) stop(`${dist}: the app is not built there. Run npm run build first.`);
 
-const server = limit(createServer({ maxHeaderSize: LIMITS.headerBytes }, createApp(dist)));
+const server = serverOf(createApp(dist));
 server.on('error', (error) => stop(`--port: ${port} cannot be used (${error.message}). Choose another.`));
 server.listen(port, host, () => {
   const address = server.address();

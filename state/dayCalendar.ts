@@ -1,5 +1,6 @@
 import ical, { ICalAlarmType } from 'ical-generator';
 import type { KitchenDoc, RunDoc } from '../core/model/documents';
+import { onOneLine } from '../core/model/fields';
 import type { RunDay } from '../core/schedule/chores';
 import { newId } from './ids';
 import { dateOf } from './time';
@@ -57,17 +58,24 @@ function turnsOf(run: RunDoc, day: RunDay, kitchen: KitchenDoc): Turn[] {
 /** A run's day as iCalendar (RFC 5545): its turning points with alarms, in the hours of this place. */
 export function calendarText(run: RunDoc, day: RunDay, kitchen: KitchenDoc): string {
   withNames();
-  const calendar = ical({ name: run.name, prodId: { company: 'Carnelian', product: 'Day', language: 'EN' } });
+  const calendar = ical({
+    name: onOneLine(run.name),
+    prodId: { company: 'Carnelian', product: 'Day', language: 'EN' },
+  });
   for (const { id, at, until, words, alarmMin } of turnsOf(run, day, kitchen)) {
     const event = calendar.createEvent({
-      id: `${run.id}/${id}@carnelian`,
+      id: `${encodeURIComponent(`${run.id}/${id}`)}@carnelian`,
       start: dateOf(at),
       end: dateOf(until),
-      summary: words,
+      summary: onOneLine(words),
       // No zone: the hour of the clock on the wall, wherever the file is opened.
       floating: true,
     });
-    event.createAlarm({ type: ICalAlarmType.display, triggerBefore: alarmMin * 60, description: words });
+    event.createAlarm({
+      type: ICalAlarmType.display,
+      triggerBefore: alarmMin * 60,
+      description: onOneLine(words),
+    });
   }
   return calendar.toString();
 }

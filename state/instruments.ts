@@ -57,16 +57,31 @@ export function disconnect(): void {
   useInstruments.setState({ source: null, all: new Map(), broken: false });
 }
 
+/** A server that refuses, because too many listen, is asked again after so long, ms: as its answer says. */
+const ASKED_AGAIN_MS = 5000;
+
 /** The simulated kitchen of this app's own server, for practice. */
 export function practiceKitchen(session: string = newId('practice')): Source {
   return {
     listen: (told, broken) => {
-      const stream = new EventSource(`/api/instruments/stream?session=${encodeURIComponent(session)}`);
-      stream.onmessage = ({ data }: MessageEvent<unknown>) => {
-        if (typeof data === 'string') told(data);
+      let stream: EventSource | null = null;
+      let again: ReturnType<typeof setTimeout> | null = null;
+      const open = () => {
+        stream = new EventSource(`/api/instruments/stream?session=${encodeURIComponent(session)}`);
+        stream.onmessage = ({ data }: MessageEvent<unknown>) => {
+          if (typeof data === 'string') told(data);
+        };
+        stream.onerror = () => {
+          broken();
+          // A browser asks again by itself where the line broke, but never where it was refused.
+          if (stream?.readyState === EventSource.CLOSED) again = setTimeout(open, ASKED_AGAIN_MS);
+        };
       };
-      stream.onerror = broken;
-      return () => stream.close();
+      open();
+      return () => {
+        if (again) clearTimeout(again);
+        stream?.close();
+      };
     },
     deed: (deed) => {
       const query = new URLSearchParams({ session, ...(deed as Record<string, string>) });

@@ -1,6 +1,7 @@
 import ical, { ICalAlarmType } from 'ical-generator';
 import { bestBy, byDay, dayAfter } from '../core/logbook';
 import type { Kept } from '../core/model/documents';
+import { onOneLine } from '../core/model/fields';
 import { withNames } from './dayCalendar';
 import { dateOf } from './time';
 
@@ -17,9 +18,9 @@ export function keptCalendarText(all: readonly Kept[]): string {
   for (const kept of byDay(all)) {
     const by = bestBy(kept);
     if (by === null) continue;
-    const words = `${kept.left} ${kept.name}: best by today`;
+    const words = onOneLine(`${kept.left} ${kept.name}: best by today`);
     const event = calendar.createEvent({
-      id: `${kept.id}@carnelian`,
+      id: `${encodeURIComponent(kept.id)}@carnelian`,
       start: dateOf(`${by}T00:00`),
       end: dateOf(`${dayAfter(by, 1)}T00:00`),
       allDay: true,

@@ -4,6 +4,7 @@ import { readLine, type Measures } from '../quantity';
 import { ingredientsInProse, readPage, type Page } from './page';
 import { MOST_OF_A_PAGE, isPage, textOfPage, words } from './pageText';
 import { MAX_FORMULA_LINES } from '../model/fields';
+import { tooLongFor } from '../model/formulaDoc';
 import type { FormulaDoc, KitchenDoc, PieceDoc, PieceFile, RunFile } from '../model/documents';
 import { readDocument } from './migrate';
 import { readPieceFile, readRunFile, type DocFault } from './read';
@@ -124,11 +125,25 @@ function ofJson(json: string): BroughtIn {
   }
   const formulas = recipesIn(data).flatMap((recipe) => draftOf(recipe));
   return formulas.length > 0
-    ? { ok: true, what: 'formulas', formulas }
+    ? fitting(formulas)
     : refuse(
         'No run, formula, kitchen or recipe stands in this file.',
         'Choose another file, or paste the text.',
       );
+}
+
+/** Formulas that fit, or why one does not: none is ever cut short without a word. */
+function fitting(formulas: readonly FormulaDraft[]): BroughtIn {
+  for (const { name, text, steps } of formulas as readonly Pick<FormulaDoc, 'name' | 'text' | 'steps'>[]) {
+    const lines = text.split('\n').filter((line) => line.trim() !== '').length;
+    const fault =
+      lines > MAX_FORMULA_LINES
+        ? `It has ${lines} lines of ingredients; a formula holds ${MAX_FORMULA_LINES}.`
+        : (tooLongFor('text', text) ?? tooLongFor('steps', steps));
+    if (fault !== null)
+      return refuse(`“${name}” is longer than a formula can be. ${fault}`, 'Bring it in in parts.');
+  }
+  return { ok: true, what: 'formulas', formulas: [...formulas] };
 }
 
 type Json = Readonly<Record<string, unknown>>;
@@ -167,7 +182,7 @@ function ofPage(page: string): BroughtIn {
   });
   const read = formulas.length > 0 ? formulas : formulasOf(textOfPage(page));
   return read.length > 0
-    ? { ok: true, what: 'formulas', formulas: read }
+    ? fitting(read)
     : refuse(
         'No recipe stands in this page, neither as data nor as lines of ingredients.',
         'Copy the ingredients out of it and paste them as text.',
@@ -210,12 +225,9 @@ export function ovenIn(steps: string): number | null {
 
 function draftOf(recipe: Json): FormulaDraft[] {
   const listed = Array.isArray(recipe.recipeIngredient) ? recipe.recipeIngredient : [recipe.recipeIngredient];
-  const lines = listed
-    .map((line) => words(line, 300))
-    .filter(Boolean)
-    .slice(0, MAX_FORMULA_LINES);
+  const lines = listed.map((line) => words(line, 300)).filter(Boolean);
   if (lines.length === 0) return [];
-  const steps = stepsOf(recipe.recipeInstructions).join('\n').slice(0, 15_000);
+  const steps = stepsOf(recipe.recipeInstructions).join('\n');
   const yields: unknown = Array.isArray(recipe.recipeYield)
     ? (recipe.recipeYield as unknown[])[0]
     : recipe.recipeYield;
@@ -259,17 +271,21 @@ function drafted(
 
 /** A formula as people write one: a name, parts with their ingredients, and what to do. Parts of their own come along. */
 function ofText(text: string): BroughtIn {
+  if (text.length > MOST_OF_A_PAGE)
+    return refuse(
+      `This is ${text.length} letters long; the text of a formula has at most ${MOST_OF_A_PAGE}.`,
+      'Paste one formula at a time.',
+    );
   const formulas = formulasOf(text);
   return formulas.length > 0
-    ? { ok: true, what: 'formulas', formulas }
+    ? fitting(formulas)
     : refuse(
         'No line of it reads as an ingredient with an amount.',
         'Write one a line, such as “200 g plain flour”.',
       );
 }
 
-function formulasOf(whole: string): FormulaDraft[] {
-  const text = whole.slice(0, MOST_OF_A_PAGE);
+function formulasOf(text: string): FormulaDraft[] {
   const measures = guessMeasures(text);
   const page = readPage(text, measures);
   const weighs = (lines: readonly string[]) =>
@@ -285,23 +301,15 @@ function formulasOf(whole: string): FormulaDraft[] {
   const steps = [
     ...page.steps,
     ...lost.map(({ title, lines }) => `${title ?? 'Besides'}: ${lines.join(', ')}`),
-  ]
-    .join('\n')
-    .slice(0, 15_000);
+  ].join('\n');
   const main = wholes.length > 0 ? wholes : apart.slice(0, 1);
   const lines = main.flatMap(({ title, lines: own }, i) =>
     title && (i > 0 || main.length > 1) ? [`${title}:`, ...own] : own,
   );
-  const first = drafted(named, lines.slice(0, MAX_FORMULA_LINES), steps, stated, measures);
+  const first = drafted(named, lines, steps, stated, measures);
   const makes = wholes.length > 0 ? null : (main[0]?.makes ?? null);
   const components = (wholes.length > 0 ? apart : apart.slice(1)).map((part) => ({
-    ...drafted(
-      `${named}: ${part.title ?? ''}`.slice(0, 120),
-      part.lines.slice(0, MAX_FORMULA_LINES),
-      '',
-      {},
-      measures,
-    ),
+    ...drafted(`${named}: ${part.title ?? ''}`.slice(0, 120), part.lines, '', {}, measures),
     makes: part.makes ?? 'topping',
   }));
   return [makes === null ? first : { ...first, makes }, ...components];
@@ -316,12 +324,6 @@ function ofProse(text: string, page: Page, measures: Measures): FormulaDraft[] {
   const name =
     page.name && page.name.split(/\s+/).length <= 10 ? page.name.slice(0, 120) : 'A formula without a name';
   return [
-    drafted(
-      name,
-      lines,
-      text.slice(0, 15_000),
-      { statedPieces: page.pieces, statedMin: within(page.bakeMin) },
-      measures,
-    ),
+    drafted(name, lines, text, { statedPieces: page.pieces, statedMin: within(page.bakeMin) }, measures),
   ];
 }

@@ -2,13 +2,17 @@
 export type Cell = string | number | boolean | null;
 
 /** What a spreadsheet would take for a sum and carry out. */
-const SUM = /^[=+\-@\t\r]/;
+const SUM = /^\s*[=+\-@\t\r＝＋－﹣−＠]/;
 
 function cell(value: Cell): string {
   if (value === null) return '';
   if (typeof value !== 'string') return String(value);
-  // Text that came from somebody else's file is never run by a spreadsheet: it opens with an apostrophe, which that hides.
-  const text = SUM.test(value) ? `'${value}` : value;
+  // Text that came from somebody else's file is never run by a spreadsheet: each of its
+  // lines opens with an apostrophe, which that hides.
+  const text = value
+    .split('\n')
+    .map((line) => (SUM.test(line) ? `'${line}` : line))
+    .join('\n');
   return /[",\r\n]|^\s|\s$/.test(text) ? `"${text.replace(/"/g, '""')}"` : text;
 }
 

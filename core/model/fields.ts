@@ -3,8 +3,23 @@ import { z } from 'zod';
 // Zod would otherwise try whether it may compile code at run time, which the server's security headers refuse.
 z.config({ jitless: true });
 
-export const name = z.string().trim().min(1, 'Give it a name.').max(120, 'Keep the name under 120 letters.');
-export const id = z.string().min(1).max(80);
+/** Line breaks and other signs that steer a reader and are no letters; also those that turn the direction of writing. */
+const STEERING = /[\p{Cc}\u2028\u2029\u202a-\u202e\u2066-\u2069\ufeff]+/gu;
+
+/** A text on one line: what steers a reader is taken out, so that no file that is written holds a line of its own. */
+export const onOneLine = (text: string): string => text.replace(STEERING, ' ').replace(/ {2,}/g, ' ');
+
+export const name = z
+  .string()
+  .overwrite(onOneLine)
+  .trim()
+  .min(1, 'Give it a name.')
+  .max(120, 'Keep the name under 120 letters.');
+export const id = z
+  .string()
+  .min(1)
+  .max(80)
+  .regex(/^[^\p{Cc}\u2028\u2029]+$/u, 'An id is on one line.');
 export const millimetres = (min: number, max: number) =>
   z.number().min(min, `At least ${min} mm.`).max(max, `At most ${max} mm.`);
 export const grams = (min: number, max: number) =>

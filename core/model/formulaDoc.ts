@@ -9,20 +9,32 @@ export type Method = z.infer<typeof methodSchema>;
 export const makesSchema = z.enum(['batter', 'filling', 'frosting', 'binder', 'coat', 'topping']);
 export type Makes = z.infer<typeof makesSchema>;
 
+/** Letters that the lines and the steps of a formula may have. */
+export const MAX_FORMULA_LETTERS = 200_000;
+export const MAX_STEP_LETTERS = 20_000;
+const TOO_LONG = {
+  text: 'That is more text than a formula holds: 200,000 letters. Keep only its ingredients here.',
+  steps: 'That is more than the steps of a formula hold: 20,000 letters. Shorten them.',
+} as const;
+
+/** Why a text is too long to be kept as the lines or the steps of a formula; null where it is not. */
+export const tooLongFor = (field: 'text' | 'steps', text: string): string | null =>
+  text.length > { text: MAX_FORMULA_LETTERS, steps: MAX_STEP_LETTERS }[field] ? TOO_LONG[field] : null;
+
 export const formulaSchema = z.looseObject({
   kind: z.literal('formula'),
   version: z.literal(1),
   id,
   name,
   /** Ingredients as written, one a line. */
-  text: z.string().max(200_000, 'That is more text than a formula holds.'),
+  text: z.string().max(MAX_FORMULA_LETTERS, TOO_LONG.text),
   measures: measuresSchema,
   method: methodSchema,
   /** Still-oven temperature that the formula is written for, °C. */
   ovenC: z.number().min(100, 'At least 100 °C.').max(260, 'At most 260 °C.'),
   /** Line as written → key of the ingredient that the person says it is. */
   takenFor: z.record(z.string(), z.string()).default({}),
-  steps: z.string().max(20_000).default(''),
+  steps: z.string().max(MAX_STEP_LETTERS, TOO_LONG.steps).default(''),
   /** The formula that this one leaves lines out of: in a run of both, one base is mixed and parted. */
   apartFrom: id.optional(),
   /** Height of the kitchen that it is written for, m; for low ground where nothing is said. */

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { keptSchema, moneySchema } from './kept';
 import { beliefSchema } from './belief';
 import { CAVITY_SHAPE_KINDS, DIALS, SKILLS, TIN_MATERIALS, WELL_SHAPE_KINDS } from './kinds';
-import { grams, hourOfDay, id, millimetres, moment, name, wholeNumber } from './fields';
+import { grams, hourOfDay, id, millimetres, moment, name, onOneLine, wholeNumber } from './fields';
 
 const owned = wholeNumber('of them', 1, 50);
 const volumeMl = (min: number, max: number) =>
@@ -153,7 +153,7 @@ export type Prefs = z.infer<typeof prefsSchema>;
 
 const ownThingSchema = z.object({
   /** As it is written in formulas. */
-  name: z.string().trim().min(1).max(80),
+  name: z.string().overwrite(onOneLine).trim().min(1).max(80),
   /** The key of what it is like in a cake; null where it is only weighed. */
   like: z.string().max(80).nullable(),
   /** g in a level US cup. */

@@ -6,7 +6,7 @@ import type { RunPlan } from '../../core/plan';
 import type { RunDay } from '../../core/schedule/chores';
 import { calendarText } from '../../state/dayCalendar';
 import { useNow } from '../../state/clock';
-import { fileName, saveFile } from '../../state/saveFile';
+import { fileStem, saveFile } from '../../state/saveFile';
 import { useRunDay } from '../../state/runDay';
 import { changeRunOf, useKitchen } from '../../state/store';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
@@ -164,7 +164,7 @@ function CalendarFile({ run, day }: { readonly run: RunDoc; readonly day: RunDay
         title="Into a calendar"
         icon="down"
         onPress={() =>
-          saveFile(`${fileName(run.name)}.ics`, calendarText(run, day, kitchen), 'text/calendar')
+          saveFile(`${fileStem(run.name) || 'day'}.ics`, calendarText(run, day, kitchen), 'text/calendar')
         }
       />
       <Small>The turning points of the day with alarms, as a file.</Small>

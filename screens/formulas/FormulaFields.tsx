@@ -1,12 +1,14 @@
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { isBatter, type FormulaDoc, type Makes, type Method } from '../../core/model/documents';
+import { tooLongFor } from '../../core/model/formulaDoc';
 import { fillsBy } from '../../core/formula/compare';
 import { guessMethod, mayMix, readFormula } from '../../core/formula';
 import { METHODS } from '../../core/process/batter.table';
 import { showText, type Measures, type NumberStyle, type ReadLine } from '../../core/quantity';
 import { useKitchen, useNumberStyle } from '../../state/store';
 import { Card } from '../../ui/card';
+import { FieldFault } from '../../ui/fieldFault';
 import { ChoiceValue, Sentence, Words, type Choice } from '../../ui/sentence';
 import { TemperatureValue } from '../../ui/temperatureValue';
 import { Small } from '../../ui/text';
@@ -152,6 +154,7 @@ export function LinesField({ text, onText, onBlur }: LinesFieldProps) {
           contentStyle={{ lineHeight: 26, paddingTop: 12, paddingBottom: 12 }}
         />
       </View>
+      <FieldFault words={tooLongFor('text', text)} />
     </Card>
   );
 }

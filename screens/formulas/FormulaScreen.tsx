@@ -6,6 +6,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { formulasNamed } from '../../core/model/references';
 import type { FormulaDoc } from '../../core/model/documents';
+import { tooLongFor } from '../../core/model/formulaDoc';
 import { readFormula, readSteps, madeHolds } from '../../core/formula';
 import { substitute } from '../../core/formula/substitute';
 import { formulaIn, formulaKey, formulasIn, runsIn } from '../../state/documents';
@@ -67,12 +68,16 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
   const settledDoc = useMemo(() => ({ ...doc, text: settled }), [doc, settled]);
   const read = useMemo(() => readFormula(settledDoc, kitchen), [settledDoc, kitchen]);
   const put = (label: string, over: Partial<FormulaDoc>) => {
-    change(`${label} of ${doc.name}`, { [formulaKey(doc.id)]: { ...doc, text, ...over } });
-    drop();
+    change(`${label} of ${doc.name}`, {
+      [formulaKey(doc.id)]: { ...doc, ...(tooLongFor('text', text) === null ? { text } : {}), ...over },
+    });
+    if (tooLongFor('text', text) === null) drop();
   };
   const steps = useMemo(() => readSteps(doc.steps, read.lines), [doc.steps, read.lines]);
   const settling = useDoubts(settledDoc, text, read, put);
   const keepText = () => {
+    // Too much to be kept is told beside the field and stays there as it was typed.
+    if (typed !== null && tooLongFor('text', typed) !== null) return;
     if (typed !== null && typed !== doc.text) put('Lines', { text: typed });
     else if (typed !== null) drop();
   };
@@ -97,6 +102,7 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
       hint: 'One step a line.',
       value: doc.steps,
       multiline: true,
+      fault: (value) => tooLongFor('steps', value),
       draft: `${formulaKey(doc.id)}/steps`,
     },
   };

@@ -19,7 +19,10 @@ const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
   (target.tagName === 'INPUT' || target.tagName === 'TEXTAREA' || target.isContentEditable);
 
-/** A few keys of our own for the desk; none while somebody is typing. */
+/** A sheet is open: its keys are its own, and none of them leads away from it. */
+const isAsked = () => document.querySelector('[role="dialog"]') !== null;
+
+/** A few keys of our own for the desk; none while somebody is typing or asked something. */
 export function Shortcuts() {
   const router = useRouter();
   const [open, setOpen] = useState(false);
@@ -33,7 +36,7 @@ export function Shortcuts() {
       else if (key === '?') setOpen(true);
     };
     const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target) || isAsked()) return;
       answer(event.key);
     };
     // The page kept what was pressed before this listened.
