@@ -12,9 +12,10 @@ const HASHED = '/_expo/static/js/web/entry-0123456789abcdef0123456789abcdef.js';
 describe('the server', () => {
   let server: Server;
   let base = '';
+  let dist = '';
 
   beforeAll((done) => {
-    const dist = mkdtempSync(join(tmpdir(), 'carnelian-dist-'));
+    dist = mkdtempSync(join(tmpdir(), 'carnelian-dist-'));
     mkdirSync(join(dist, '_expo/static/js/web'), { recursive: true });
     writeFileSync(
       join(dist, 'index.html'),
@@ -56,7 +57,7 @@ describe('the server', () => {
 
   it('closes a client that sends its headers too slowly, soon after its time is up', async () => {
     expect(LIMITS).toMatchObject({ headersMs: 10_000, lookMs: 1000 });
-    const quick = serverOf(createApp('.'), { ...LIMITS, headersMs: 600, requestMs: 900, lookMs: 100 });
+    const quick = serverOf(createApp(dist), { ...LIMITS, headersMs: 600, requestMs: 900, lookMs: 100 });
     await new Promise<void>((done) => quick.listen(0, '127.0.0.1', done));
     const socket = connect((quick.address() as AddressInfo).port, '127.0.0.1');
     socket.write('GET / HTTP/1.1\r\nHost: a\r\n');

@@ -165,6 +165,8 @@ function limit(server: Server, limits: Limits): Server {
     if (socket.writable)
       socket.end('HTTP/1.1 400 Bad Request\r\nConnection: close\r\nContent-Length: 0\r\n\r\n');
     else socket.destroy();
+    // Who goes on sending has been told.
+    setTimeout(() => socket.destroy(), limits.lookMs).unref();
   });
   return server;
 }
