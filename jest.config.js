@@ -17,7 +17,7 @@ module.exports = {
     {
       displayName: 'core',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/{core,tools,server,demo}/**/*.test.ts'],
+      testMatch: ['<rootDir>/{core,tools,server,demo,workers}/**/*.test.ts'],
       transform: { '\\.[jt]sx?$': coreBabel },
     },
     {

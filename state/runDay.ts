@@ -13,6 +13,7 @@ import { changesBefore, localNow } from './time';
 import { keepKnown, knownDay } from './knownDays';
 import { fileOf, usePlanner } from './plans';
 import { buildName, sumOf } from './seals';
+import { useAsks } from './sumsLost';
 
 /** A run's day as far as it is known. */
 export interface DayView {
@@ -20,7 +21,7 @@ export interface DayView {
   readonly day: RunDay | null;
   /** How far the search is, 0 to 1; null where nothing is sought. */
   readonly share: number | null;
-  /** It could not be found: the worker is gone. */
+  /** What searches for it was lost twice: nobody seeks it until somebody asks again. */
   readonly failed: boolean;
   /** Somebody has stopped the search: it is taken up again by `again`. */
   readonly stopped: boolean;
@@ -33,6 +34,9 @@ interface KeptDay {
   readonly key: string;
   readonly day: RunDay | null;
 }
+
+/** In the place of what a day follows from: it is not the best yet. */
+const SO_FAR = 'so far';
 
 /** A change is waited for so long before the day is worked out anew, ms. */
 const TYPED_MS = 300;
@@ -131,6 +135,7 @@ export function useRunDay(run: RunDoc): DayView {
   const [share, setShare] = useState<number | null>(null);
   const [failed, setFailed] = useState(false);
   const [stoppedAt, setStoppedAt] = useState<string | null>(null);
+  const [asks, setAsks] = useState(0);
   // What it follows from stands in the key: the file itself is another at every picture.
   const latest = useRef(file);
   useEffect(() => {
@@ -144,9 +149,17 @@ export function useRunDay(run: RunDoc): DayView {
       const sum = sumFor(key);
       knownDay(run.id, sum)
         .then((known) =>
-          askDay({ ...asked, known }, 'as it stands', (far) => {
-            if (wanted) setShare(far);
-          }),
+          askDay(
+            { ...asked, known },
+            'as it stands',
+            (far) => {
+              if (wanted) setShare(far);
+            },
+            (day) => {
+              // A day that can be worked, while a better one is sought: never in the place of one that was the best.
+              if (wanted && !useDays.getState().days[run.id]?.day) keep(run.id, { key: SO_FAR, day });
+            },
+          ),
         )
         .then(
           (day) => {
@@ -157,7 +170,9 @@ export function useRunDay(run: RunDoc): DayView {
             if (day?.known) keepKnown({ runs: runsOf(asked), sum, day: day.known });
           },
           () => {
-            if (wanted) setFailed(true);
+            if (!wanted) return;
+            setFailed(true);
+            setShare(null);
           },
         );
     };
@@ -167,19 +182,23 @@ export function useRunDay(run: RunDoc): DayView {
       wanted = false;
       clearTimeout(soon);
     };
-  }, [ready, key, run.id, stoppedAt]);
+  }, [ready, key, run.id, stoppedAt, asks]);
   const settled = known?.key === key;
   const stopped = !settled && stoppedAt === key && key !== '';
   return {
     day: known?.day ?? null,
-    share: settled || stopped ? null : (share ?? 0),
+    share: settled || stopped || failed ? null : (share ?? 0),
     failed,
     stopped,
     stop: () => {
       setStoppedAt(key);
       void stopDay(run.id);
     },
-    again: () => setStoppedAt(null),
+    again: () => {
+      setStoppedAt(null);
+      setFailed(false);
+      setAsks((n) => n + 1);
+    },
     file,
   };
 }
@@ -218,6 +237,7 @@ export async function askReadyWith(run: RunDoc): Promise<DayLeft | null> {
 export function useWaysOut(view: DayView, wanted: boolean): readonly WayOut[] | null {
   const { day, file, share } = view;
   const [found, setFound] = useState<{ readonly day: RunDay; readonly ways: readonly WayOut[] } | null>(null);
+  const asks = useAsks();
   const latest = useRef(file);
   useEffect(() => {
     latest.current = file;
@@ -234,13 +254,14 @@ export function useWaysOut(view: DayView, wanted: boolean): readonly WayOut[] | 
     return () => {
       asked = false;
     };
-  }, [wanted, day, share, found]);
+  }, [wanted, day, share, found, asks]);
   return day && found?.day === day ? found.ways : null;
 }
 
 /** What is left of a day, laid anew whenever something is told at the bench, and with every minute; null until it is known. */
 export function useDayLeft(question: LeftQuestion | null): DayLeft | null {
   const [left, setLeft] = useState<DayLeft | null>(null);
+  const asks = useAsks();
   const latest = useRef(question);
   useEffect(() => {
     latest.current = question;
@@ -260,6 +281,6 @@ export function useDayLeft(question: LeftQuestion | null): DayLeft | null {
     return () => {
       wanted = false;
     };
-  }, [key]);
+  }, [key, asks]);
   return question ? left : null;
 }

@@ -7,6 +7,7 @@ import { askPlanner } from '../workers/planner';
 import type { Tried } from '../workers/tried';
 import type { Docs } from './documents';
 import { fileOf } from './plans';
+import { useAsks } from './sumsLost';
 
 export type { Change, Tried } from '../workers/tried';
 
@@ -20,6 +21,7 @@ function useAnswer<Q, A>(
   stands: (before: Q, now: Q) => boolean = Object.is,
 ): A | null {
   const [last, setLast] = useState<{ readonly question: Q; readonly answer: A } | null>(null);
+  const asks = useAsks();
   useEffect(() => {
     let wanted = true;
     ask(question).then(
@@ -34,7 +36,7 @@ function useAnswer<Q, A>(
     return () => {
       wanted = false;
     };
-  }, [question, ask]);
+  }, [question, ask, asks]);
   return last && stands(last.question, question) ? last.answer : null;
 }
 
@@ -64,14 +66,14 @@ const askTried = ({
   readonly file: ReturnType<typeof fileOf>;
   readonly lineId: string;
   readonly actions: readonly LineAction[];
-}): Promise<Tried[]> => askPlanner().triedOn(file, lineId, actions);
+}): Promise<Tried[]> => askPlanner.triedOn(file, lineId, actions);
 
 /** What the pieces of each line cost; null until it is reckoned. */
 export function useCosts({ run, docs, now }: Asked): readonly LineCost[] | null {
   const question = useMemo(() => fileOf(run, docs, now), [run, docs, now]);
   return useAnswer(question, askCosts);
 }
-const askCosts = (file: ReturnType<typeof fileOf>): Promise<LineCost[]> => askPlanner().costsOf(file);
+const askCosts = (file: ReturnType<typeof fileOf>): Promise<LineCost[]> => askPlanner.costsOf(file);
 
 /** What can be made of what is there; null until it is reckoned. */
 export function useOffers(
@@ -93,4 +95,4 @@ const askOffers = ({
   readonly table: OnTheTable;
   readonly kitchen: KitchenDoc;
   readonly formulas: readonly FormulaDoc[];
-}): Promise<BackwardsOffer[]> => askPlanner().offersFrom(table, kitchen, formulas);
+}): Promise<BackwardsOffer[]> => askPlanner.offersFrom(table, kitchen, formulas);

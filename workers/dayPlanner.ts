@@ -1,26 +1,48 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy } from 'comlink';
 import type { DayFile, DayLeft, LeftQuestion, RunDay, WayOut } from '../core/schedule/chores';
 import type { DayPlanner, Told } from './dayPlanner.worker';
+import { Hand } from './hand';
 
-let remote: Remote<DayPlanner> | null = null;
+const planner = new Hand<DayPlanner>(() => new Worker(new URL('./dayPlanner.worker', import.meta.url)));
 
-const planner = (): Remote<DayPlanner> =>
-  (remote ??= wrap<DayPlanner>(new Worker(new URL('./dayPlanner.worker', import.meta.url))));
-
-/** The day of a run, found in a worker of its own; null where there is none, or where a newer question has come. */
-export const askDay = async (
+/**
+ * The day of a run, found in a worker of its own; null where a newer question has come.
+ * @param soFar hears of a day that can be worked while a better one is sought
+ */
+export const askDay = (
   file: DayFile,
   about: 'as it stands' | 'as it would be',
   told: Told,
-): Promise<RunDay | null> => planner().dayOf(file, about, proxy(told));
+  soFar: (day: RunDay) => void = () => undefined,
+): Promise<RunDay | null> =>
+  planner.ask((remote, alive) =>
+    remote.dayOf(
+      file,
+      about,
+      proxy((share: number) => {
+        alive();
+        told(share);
+      }),
+      proxy(soFar),
+    ),
+  );
 
 /** What would give the day time, each tried. */
-export const askWaysOut = async (file: DayFile, day: RunDay, told: Told): Promise<WayOut[] | null> =>
-  planner().waysOut(file, day, proxy(told));
+export const askWaysOut = (file: DayFile, day: RunDay, told: Told): Promise<WayOut[] | null> =>
+  planner.ask((remote, alive) =>
+    remote.waysOut(
+      file,
+      day,
+      proxy((share: number) => {
+        alive();
+        told(share);
+      }),
+    ),
+  );
 
 /** What is left of a day, laid anew around what has been done. */
-export const askDayLeft = async (question: LeftQuestion): Promise<DayLeft | null> =>
-  planner().dayLeft(question);
+export const askDayLeft = (question: LeftQuestion): Promise<DayLeft | null> =>
+  planner.ask((remote) => remote.dayLeft(question));
 
 /** Leaves the search for a run's day: what was asked for it comes to null. */
-export const stopDay = async (runId: string): Promise<void> => planner().stop(runId);
+export const stopDay = (runId: string): Promise<void> => planner.ask((remote) => remote.stop(runId));

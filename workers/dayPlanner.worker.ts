@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
+import { toEnd } from '../core/schedule/solver';
 import {
   dayLeft,
   dayOfFile,
@@ -13,6 +14,9 @@ import {
 /** Told how far it is, 0 to 1. */
 export type Told = (share: number) => void;
 
+/** A day is waited for so long before one that is not the best yet is shown, ms; and how that one is found. */
+const PATIENCE_MS = 1200;
+const QUICK = { tries: 2, days: 60 } as const;
 /** So long at a stretch, ms: between stretches a newer question is heard. */
 const STRETCH_MS = 40;
 
@@ -42,8 +46,18 @@ const asked = (what: string) => {
 
 /** Days are found here, beside the page. A question takes the place of the one before it about the same thing of the same run. */
 export const dayPlanner = {
-  dayOf: (file: DayFile, about: string, told: Told): Promise<RunDay | null> =>
-    inStretches(dayOfFile(file), asked(`${about}:${file.run.id}`), told),
+  dayOf: (file: DayFile, about: string, told: Told, soFar: (day: RunDay) => void): Promise<RunDay | null> => {
+    const began = performance.now();
+    let shown = false;
+    return inStretches(dayOfFile(file), asked(`${about}:${file.run.id}`), (share) => {
+      told(share);
+      if (shown || performance.now() - began < PATIENCE_MS) return;
+      shown = true;
+      // Whoever waits longer than that is shown a day by the first orders that come to mind.
+      const quick = toEnd(dayOfFile(file, QUICK.tries, QUICK.days));
+      if (quick && quick.chores.length > 0) soFar(quick);
+    });
+  },
   /** Leaves the search for a run's day where it is. */
   stop: (runId: string): void => void asked(`as it stands:${runId}`),
   dayLeft: (question: LeftQuestion): DayLeft | null => dayLeft(question),

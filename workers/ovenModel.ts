@@ -1,12 +1,10 @@
-import { wrap, type Remote } from 'comlink';
 import type { BakeCurve } from '../core/process/bakeCurve';
 import type { BakeModelInput } from '../core/process/bakeModel';
+import { Hand } from './hand';
 import type { OvenModel } from './ovenModel.worker';
 
-let remote: Remote<OvenModel> | null = null;
+const model = new Hand<OvenModel>(() => new Worker(new URL('./ovenModel.worker', import.meta.url)));
 
 /** The baking model in a worker of its own, started when it is first asked. */
-export function askOven(input: BakeModelInput, factor: number): Promise<BakeCurve> {
-  remote ??= wrap<OvenModel>(new Worker(new URL('./ovenModel.worker', import.meta.url)));
-  return remote.bakeCurve(input, factor);
-}
+export const askOven = (input: BakeModelInput, factor: number): Promise<BakeCurve> =>
+  model.ask((remote) => remote.bakeCurve(input, factor));

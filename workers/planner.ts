@@ -1,10 +1,14 @@
-import { wrap, type Remote } from 'comlink';
+import type { PlanFile } from '../core/plan';
+import { Hand } from './hand';
 import type { Planner } from './planning.worker';
 
-let remote: Remote<Planner> | null = null;
+const planner = new Hand<Planner>(() => new Worker(new URL('./planning.worker', import.meta.url)));
+
+type Of<K extends keyof Planner> = Parameters<Planner[K]>;
 
 /** The planner in a worker of its own, started when it is first asked. */
-export function askPlanner(): Pick<Remote<Planner>, 'costsOf' | 'offersFrom' | 'triedOn'> {
-  remote ??= wrap<Planner>(new Worker(new URL('./planning.worker', import.meta.url)));
-  return remote;
-}
+export const askPlanner = {
+  triedOn: (...asked: Of<'triedOn'>) => planner.ask((remote) => remote.triedOn(...asked)),
+  costsOf: (file: PlanFile) => planner.ask((remote) => remote.costsOf(file)),
+  offersFrom: (...asked: Of<'offersFrom'>) => planner.ask((remote) => remote.offersFrom(...asked)),
+};

@@ -17,6 +17,7 @@ import { lineName, spanText } from '../day/day.words';
 import { LogAfter } from '../runs/LogAfter';
 import { Rescue } from '../runs/sums/Rescue';
 import { stageHref } from '../runs/stages';
+import { DayState } from '../day/SafeStart';
 import { stemOf } from '../../core/bench/amounts';
 import { portioningOf } from '../../core/bench/portioningOf';
 import type { Chore } from '../../core/schedule/chores';
@@ -36,8 +37,7 @@ interface Of {
 /** The bench of a run: one thing in hand, what runs meanwhile, what comes next, and whether the day still holds. */
 export function BenchRun({ run, whole, view }: Of & { readonly view: BenchView }) {
   const { day, inHand, chores, bench, view: search } = view;
-  if (!day || chores.length === 0)
-    return <Small>{search.share === null ? '' : 'Working the day out.'}</Small>;
+  if (!day || chores.length === 0) return <DayState run={run} view={search} />;
   const paused = bench.state.pausedAt !== null;
   return (
     <View style={{ gap: space(2) }}>

@@ -12,7 +12,7 @@ import { Card } from '../../ui/card';
 import { Notice } from '../../ui/notice';
 import { Body, Small, Strong } from '../../ui/text';
 import { FONT, useTokens } from '../../ui/theme';
-import { SKILL_WORDS, causeName, spanText } from './day.words';
+import { BLOCKED, SKILL_WORDS, causeName, spanText } from './day.words';
 
 /** How far the search is, and why there is no day where there is none. */
 export function DayState({ run, view }: { readonly run: RunDoc; readonly view: DayView }) {
@@ -20,17 +20,20 @@ export function DayState({ run, view }: { readonly run: RunDoc; readonly view: D
   const { day, share, failed, stopped } = view;
   if (failed)
     return (
-      <Notice
-        fault="The day could not be worked out here."
-        mend="Load the page again; everything else is as it was."
-      />
+      <View style={{ gap: 8 }}>
+        <Notice
+          fault="The day could not be worked out: what searches for it stopped twice."
+          mend={day ? 'What is shown is the day as far as it was found.' : 'Everything else is as it was.'}
+        />
+        <QuietAction title="Work the day out again" onPress={view.again} />
+      </View>
     );
   if (share !== null)
     return (
       <View role="status">
         <Small>
           {day
-            ? `Working the day out anew, ${Math.round(share * 100)} %.`
+            ? `A day that works is shown. Looking for a better one, ${Math.round(share * 100)} %.`
             : `Working the day out, ${Math.round(share * 100)} %.`}
         </Small>
         {share > 0 ? <QuietAction title="Stop" onPress={view.stop} /> : null}
@@ -46,17 +49,17 @@ export function DayState({ run, view }: { readonly run: RunDoc; readonly view: D
       </View>
     );
   if (!day)
-    return Object.keys(run.held ?? {}).length > 0 ? (
+    return (
       <Notice
-        fault="With what is held where it is, no day comes together."
-        mend="Undo the last hold, or let chores move again."
+        fault="Nothing has to be done for this run yet."
+        mend="Mend the lines that cannot be planned: see Pieces."
       />
-    ) : (
-      <Notice fault="There is no day yet." mend="A line that can be planned has to come first: see Pieces." />
     );
+  const blocked = day.blockedBy && BLOCKED[day.blockedBy];
   const [old] = keptTooLong(day);
   return (
     <>
+      {blocked ? <Notice {...blocked} /> : null}
       {day.lacking.slice(0, 4).map(({ chore, thing, wants, has, skills }) => (
         <Notice
           key={`${chore.id}-${thing.kind}`}

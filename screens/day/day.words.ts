@@ -1,5 +1,6 @@
 import type { KitchenDoc, RunDoc } from '../../core/model/documents';
-import type { RunDay, Timed } from '../../core/schedule/chores';
+import type { Fault } from '../../core/quantity';
+import type { Blocked, RunDay, Timed } from '../../core/schedule/chores';
 // By file: the first screen names things without the weight of all that plans them.
 import { thingName } from '../../core/schedule/chores/things';
 import type { Lane } from '../../core/schedule/chores/lanes';
@@ -58,4 +59,24 @@ export const KIND_WORDS: Readonly<Record<Timed['chore']['kind'], string>> = {
   oven: 'In the heat',
   wait: 'Waiting',
   ahead: 'Begun ahead',
+};
+
+/** Why no day comes together, and what would mend it. */
+export const BLOCKED: Readonly<Record<Blocked, Fault>> = {
+  held: {
+    fault: 'No day fits while these steps stay fixed at their hours.',
+    mend: 'Undo the last one, or let fixed steps move again.',
+  },
+  'made ahead': {
+    fault: 'No day fits while these parts are made on days before.',
+    mend: 'Make them on the day, or move them to another one.',
+  },
+  waits: {
+    fault: 'Some steps must follow each other sooner than these hands, ovens and tins allow.',
+    mend: 'Make fewer, add a tin or a pair of hands under Kitchen, or split the run.',
+  },
+  unknown: {
+    fault: 'No day was found for all of this together.',
+    mend: 'Make fewer, or plan some lines in a run of their own.',
+  },
 };

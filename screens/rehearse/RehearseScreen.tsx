@@ -1,3 +1,4 @@
+import { DayState } from '../day/SafeStart';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -40,7 +41,8 @@ export function RehearseScreen({ id }: { readonly id: string }) {
 }
 
 function Rehearse({ run: { id }, run: now }: { readonly run: RunDoc }) {
-  const { day } = useRunDay(now);
+  const view = useRunDay(now);
+  const { day } = view;
   return (
     <RunFrame
       id={id}
@@ -52,7 +54,7 @@ function Rehearse({ run: { id }, run: now }: { readonly run: RunDoc }) {
     >
       {({ run, whole }) =>
         !day || day.chores.length === 0 ? (
-          <Small>Working the day out.</Small>
+          <DayState run={now} view={view} />
         ) : run.rehearsal ? (
           <Going run={run} whole={whole} day={day} />
         ) : (

@@ -6,6 +6,7 @@ import { useNewVersion } from '../../state/offline';
 import { saveFile } from '../../state/saveFile';
 import { everythingText } from '../../state/snapshots';
 import { useDocuments } from '../../state/store';
+import { askSumsAgain, useSumsLost } from '../../state/sumsLost';
 import { QuietAction } from '../../ui/actions';
 import { Notice } from '../../ui/notice';
 import { space } from '../../ui/theme';
@@ -16,11 +17,29 @@ export function SaveFault() {
   const { unsaved, aside, crossings, lost, docs, newer, doubtful } = useDocuments();
   const router = useRouter();
   const [crossing] = crossings;
+  const sumsLost = useSumsLost(({ lost: gone }) => gone);
   const doubts = Object.entries(doubtful);
-  if (unsaved === null && aside.length === 0 && !crossing && lost === null && !newer && doubts.length === 0)
+  if (
+    unsaved === null &&
+    aside.length === 0 &&
+    !crossing &&
+    lost === null &&
+    !newer &&
+    !sumsLost &&
+    doubts.length === 0
+  )
     return null;
   return (
     <View style={{ padding: space(1), gap: space(1) }}>
+      {sumsLost ? (
+        <>
+          <Notice
+            fault="Some sums could not be worked out: what does them stopped twice."
+            mend="Nothing that you wrote is touched."
+          />
+          <QuietAction title="Try again" onPress={askSumsAgain} />
+        </>
+      ) : null}
       {newer ? <Newer /> : null}
       {doubts.map(([key, fault]) => (
         <Notice

@@ -6,7 +6,7 @@ export type { DayLeft, LeftQuestion, Stood } from './dayLeft';
 export type { KnownDay } from './known';
 export { dayInSteps, dayOfRun, keptTooLong, nightsBefore } from './runDay';
 export type { OvenTurn } from './ovenTurns';
-export type { DayEffort, DayQuestion, RunDay } from './runDay';
+export type { Blocked, DayEffort, DayQuestion, RunDay } from './runDay';
 export type { Timed } from './timed';
 export { groupingsOf, workOf } from './runWork';
 export { thingName, unitsOf } from './things';

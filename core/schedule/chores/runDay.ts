@@ -24,6 +24,12 @@ import { groupedAs, knownOf, startsAs, type KnownDay } from './known';
 import { AS_PLANNED, groupingsOf as groupingsOfRun } from './runWork';
 import { together, type AskedRun, type GroupedRuns, type Together } from './together';
 
+/**
+ * Why no day comes together: chores that somebody holds at an hour; parts that are made on days before; the longest waits
+ * between chores; or more than these.
+ */
+export type Blocked = 'held' | 'made ahead' | 'waits' | 'unknown';
+
 /** A run's day on all that the kitchen has. */
 export interface RunDay {
   readonly chores: readonly Timed[];
@@ -48,6 +54,8 @@ export interface RunDay {
   /** What the independent checker says of it: empty. */
   readonly breaches: readonly Breach[];
   readonly lacking: Posed['lacking'];
+  /** What keeps any day from coming together, where nothing is lacking; null where one was found. */
+  readonly blockedBy: Blocked | null;
   readonly things: readonly Thing[];
   /** What the solver found, to begin from when something moves. */
   readonly starts: Starts;
@@ -128,7 +136,8 @@ export function* dayInSteps(
     ...options,
     tries: Math.ceil(options.tries * (ways.length > 0 ? 1 - GROUPING_SHARE : 1)),
   });
-  if (!searched) return stood ? ended(question, stood, effort) : null;
+  if (!searched)
+    return stood ? ended(question, stood, effort) : emptyDay(posedPlain, blockedBy(question, plain));
   const found = yield* regrouped(question, own, ways, options, {
     work: plain,
     posed: posedPlain,
@@ -136,7 +145,7 @@ export function* dayInSteps(
     grouped: new Map(),
   });
   const fresh = ended(question, found, effort);
-  if (!stood) return fresh;
+  if (!stood) return fresh ?? emptyDay(posedPlain, blockedBy(question, plain));
   // What stood can still be worked: more of something never makes a day begin sooner than that.
   const kept = ended(question, stood, effort);
   if (!kept || (fresh && beginsMin(fresh) <= beginsMin(kept) + 0.02)) return fresh;
@@ -147,6 +156,30 @@ export function* dayInSteps(
   });
   const bettered = better && ended(question, { ...stood, found: better }, effort);
   return bettered && beginsMin(bettered) <= beginsMin(kept) ? bettered : kept;
+}
+
+/** What stands in the way of a day, by what it takes to be left out before one comes together. */
+function blockedBy(question: DayQuestion, work: Together): Blocked {
+  const without: readonly (readonly [Blocked, Partial<Together>])[] = [
+    ['held', { heldS: new Map() }],
+    ['made ahead', { heldS: new Map(), madeByS: new Map() }],
+    [
+      'waits',
+      {
+        heldS: new Map(),
+        madeByS: new Map(),
+        chores: work.chores.map((chore) => ({
+          ...chore,
+          after: chore.after.map((gap) => ({ ...gap, mostS: null })),
+        })),
+      },
+    ],
+  ];
+  const [why] = without.find(([, less]) => {
+    const { problem } = posedAt(question, { ...work, ...less }, 0);
+    return backwards(problem, { seed: 1, tries: 8 }) !== null;
+  }) ?? ['unknown' as const];
+  return why;
 }
 
 /** When all of a day begins, its ovens included, min before what is asked about must be ready. */
@@ -266,7 +299,7 @@ function posedAt({ kitchen, changes }: DayQuestion, work: Together, inHandS: num
   });
 }
 
-const emptyDay = ({ lacking, things }: Posed): RunDay => ({
+const emptyDay = ({ lacking, things }: Posed, blocked: Blocked | null = null): RunDay => ({
   chores: [],
   beside: [],
   turns: [],
@@ -280,6 +313,7 @@ const emptyDay = ({ lacking, things }: Posed): RunDay => ({
   feetMin: 0,
   breaches: [],
   lacking,
+  blockedBy: blocked,
   things,
   starts: [],
   known: null,
@@ -342,6 +376,7 @@ function told(
     feetMin,
     breaches: breachesOf(posed.problem, starts),
     lacking: [],
+    blockedBy: null,
     things: posed.things,
     starts,
   };
