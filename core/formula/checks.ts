@@ -71,6 +71,57 @@ export function checkFormula(lines: readonly ReadLine[], method: Method = 'cream
   return faults;
 }
 
+/** What a batter is made of, whatever brings it. */
+export type Needed = 'flour' | 'fat' | 'egg' | 'liquid';
+const BRINGS: Readonly<Record<Needed, (line: ReadLine) => boolean>> = {
+  flour: ({ ingredient }) =>
+    ingredient !== null && (FLOURY_ROLES.has(ingredient.role) || FLOURY.has(ingredient.key)),
+  fat: ({ ingredient }) =>
+    ingredient !== null && (FATTY_ROLES.has(ingredient.role) || compositionOf(ingredient).fat >= LEAST_FAT),
+  egg: ({ ingredient, raw }) => ingredient?.role === 'egg' || /\begg\b/i.test(raw),
+  liquid: ({ ingredient }) => ingredient !== null && compositionOf(ingredient).water >= LEAST_WATER,
+};
+const FLOURY_ROLES: ReadonlySet<Role> = new Set(['flour', 'starch', 'nut']);
+const FLOURY: ReadonlySet<string> = new Set([
+  'rolled oats',
+  'semolina',
+  'semola',
+  'cornmeal',
+  'biscuit crumb',
+  'plain biscuits',
+  'digestive biscuits',
+  'graham cracker crumbs',
+  'breadcrumbs',
+  'cake crumbs',
+  'desiccated coconut',
+  'cocoa',
+  'chocolate',
+]);
+const FATTY_ROLES: ReadonlySet<Role> = new Set(['fat', 'nut', 'chocolate']);
+const LEAST_FAT = 0.15;
+/** What each way of mixing cannot do without; an egg-free cake has liquid in its place. */
+const NEEDS: Readonly<Record<Method, readonly Needed[]>> = {
+  creamed: ['flour', 'fat', 'liquid'],
+  melted: ['flour', 'fat', 'liquid'],
+  rich: ['flour', 'fat', 'liquid'],
+  whisked: ['flour', 'egg'],
+  folded: ['flour', 'egg'],
+  mug: ['flour', 'liquid'],
+};
+
+/** What a batter lacks of what its kind is made of: a line of it may have been read as something else. */
+export function lacksOf(lines: readonly ReadLine[], method: Method): readonly Needed[] {
+  const read = lines.filter(({ status }) => status === 'read' || status === 'no amount');
+  if (read.length === 0) return [];
+  return NEEDS[method].filter((one) => !read.some(BRINGS[one]));
+}
+
+/** The same in words, for a page where nothing else is said before. */
+export const lackFault = (lacks: readonly Needed[]): Fault => ({
+  fault: `No ${lacks.join(' and no ')} was found in this batter.`,
+  mend: 'Look through its lines: one may be missing, or read as a note or as something else.',
+});
+
 const NO_FLOUR: Fault = {
   fault: 'No flour was found, so the proportions cannot be checked.',
   mend: 'If one of the lines is a flour, tap it and say which.',

@@ -141,3 +141,36 @@ describe('balance by kind of batter', () => {
     expect(bakersPercent(lines).map((one) => one && Math.round(one))).toEqual([100, 60, null]);
   });
 });
+
+describe('steps among the lines', () => {
+  it('are not weighed twice, and what only they weigh is asked about', () => {
+    const twice = read(
+      '200 g plain flour\n3 eggs\n100 g butter\n100 g caster sugar\nBeat 3 eggs\nFold in 200 g flour',
+    );
+    expect(twice.massG).toBe(550);
+    expect(twice.lines.slice(4).map(({ status }) => status)).toEqual(['note', 'note']);
+    const only = read('200 g plain flour\n100 g butter\nWhisk 4 egg whites until stiff');
+    expect(only.lines[2]).toMatchObject({ status: 'unread', ingredient: { key: 'egg white' } });
+    expect(only.lines[2]?.fault?.fault).toMatch(/reads as a step, and it weighs egg white/);
+    const said = readFormula(
+      {
+        text: '200 g plain flour\nWhisk 4 egg whites until stiff',
+        measures: 'us',
+        takenFor: { 'Whisk 4 egg whites until stiff': 'a note' },
+      },
+      null,
+    );
+    expect(said.lines[1]?.status).toBe('note');
+  });
+
+  it.each([
+    ['100 g butter\n100 g caster sugar\n2 eggs', 'creamed', ['flour']],
+    ['100 g plain flour\n100 g caster sugar\n2 eggs', 'creamed', ['fat']],
+    ['100 g plain flour\n100 g caster sugar', 'whisked', ['egg']],
+    ['100 g plain flour\n100 g caster sugar\n100 g oil', 'melted', ['liquid']],
+    ['100 g ground almonds\n100 g butter\n2 eggs', 'creamed', []],
+    ['100 g plain flour\n80 g oil\n120 ml oat milk\n80 g sugar', 'melted', []],
+  ] as const)('say what a batter lacks: %s', (text, method, lacks) =>
+    expect(readFormula({ text, method, measures: 'metric', takenFor: {} }, null).lacks).toEqual(lacks),
+  );
+});

@@ -1,4 +1,4 @@
-export { bakersPercent } from './checks';
+export { bakersPercent, lackFault } from './checks';
 export { guessMethod, mayMix } from './guessMethod';
 export type { GuessedMethod } from './guessMethod';
 export { evidenceOfMeasures, guessMeasures, madeHolds, massOf, readFormula, Readings } from './read';

@@ -1,8 +1,10 @@
 import { MAX_FORMULA_LINES, type FormulaDoc, type KitchenDoc } from '../model/documents';
 import {
   holdsOfLine,
+  isLedByVerb,
   readLine,
   togetherHold,
+  weighedInStep,
   type Fault,
   type Holds,
   type LineStatus,
@@ -12,7 +14,7 @@ import {
   type Role,
   type WholeSort,
 } from '../quantity';
-import { checkFormula, checkOven, checkSteps } from './checks';
+import { checkFormula, checkOven, checkSteps, lacksOf, type Needed } from './checks';
 
 export interface ReadFormula {
   /** Every thing that the lines name: more than one for a line that names several. */
@@ -24,6 +26,8 @@ export interface ReadFormula {
   /** Half the 10–90 width of that mass, from how the amounts are stated, g. */
   readonly spreadG: number;
   readonly unread: number;
+  /** What a batter of its kind is made of and no line brings: told above everything else. */
+  readonly lacks: readonly Needed[];
   /** What its lines hold, those that nobody could read among them. */
   readonly holds: Holds;
   /** Warnings about the formula as a whole. */
@@ -169,10 +173,12 @@ function read(doc: Written, own: OwnKitchen | undefined, readings: Readings | nu
       ? readings.line(raw, doc.measures, takenFor, own)
       : readLine(raw, doc.measures, takenFor, own);
   });
-  const lines = byRow.flatMap((line) => (line.also.length === 0 ? [line] : [line, ...line.also]));
-  const at = byRow.flatMap((line, row) => Array.from({ length: 1 + line.also.length }, () => row));
+  const settled = withoutTwice(byRow, doc, own);
+  const lines = settled.flatMap((line) => (line.also.length === 0 ? [line] : [line, ...line.also]));
+  const at = settled.flatMap((line, row) => Array.from({ length: 1 + line.also.length }, () => row));
   const readable = lines.filter((line) => line.status === 'read');
   const beyond = written.slice(MAX_FORMULA_LINES).filter((line) => line.trim() !== '').length;
+  const isBatterText = doc.makes === undefined || doc.makes === 'batter';
   const tooLong: Fault[] =
     beyond > 0
       ? [
@@ -187,6 +193,7 @@ function read(doc: Written, own: OwnKitchen | undefined, readings: Readings | nu
     at,
     massG: readable.reduce((sum, line) => sum + line.massG, 0),
     spreadG: Math.hypot(...readable.map((line) => (line.highG - line.lowG) / 2)),
+    lacks: isBatterText && doc.method ? lacksOf(lines, doc.method) : [],
     unread: lines.filter((line) => line.status === 'unread').length,
     holds: togetherHold([
       ...lines.filter(({ status }) => EATEN.has(status)).map(holdsOfLine),
@@ -194,12 +201,56 @@ function read(doc: Written, own: OwnKitchen | undefined, readings: Readings | nu
     ]),
     checks: [
       ...tooLong,
-      ...(doc.makes === undefined || doc.makes === 'batter' ? checkFormula(lines, doc.method) : []),
+      ...(isBatterText ? checkFormula(lines, doc.method) : []),
       ...checkSteps(lines, doc.steps ?? ''),
-      ...(doc.makes === undefined || doc.makes === 'batter' ? checkOven(doc.steps ?? '', doc.ovenC) : []),
+      ...(isBatterText ? checkOven(doc.steps ?? '', doc.ovenC) : []),
     ],
     weighed: weighedOf(lines, at),
   };
+}
+
+/**
+ * Steps among the lines: what a step names that a line has listed is not weighed twice, and what it weighs that no line
+ * has is asked about, never left out in silence.
+ */
+function withoutTwice(
+  rows: readonly ReadLine[],
+  { measures, takenFor }: Written,
+  own: OwnKitchen | undefined,
+): readonly ReadLine[] {
+  const keysOf = (line: ReadLine) => [line, ...line.also].flatMap(({ ingredient }) => ingredient?.key ?? []);
+  const isRead = ({ status }: ReadLine) => status === 'read';
+  const listed = new Set(rows.filter((line) => isRead(line) && !isLedByVerb(line.raw)).flatMap(keysOf));
+  return rows.map((line): ReadLine => {
+    if (ownValue(takenFor, line.raw.trim()) !== undefined) return line;
+    if (isRead(line) && isLedByVerb(line.raw) && keysOf(line).every((key) => listed.has(key)))
+      return {
+        ...line,
+        status: 'note',
+        ingredient: null,
+        massG: 0,
+        lowG: 0,
+        highG: 0,
+        whole: null,
+        also: [],
+      };
+    if (line.status !== 'note') return line;
+    const left = weighedInStep(line.raw, measures, own).filter(
+      ({ ingredient }) => ingredient !== null && !listed.has(ingredient.key),
+    );
+    const [first] = left;
+    return first
+      ? {
+          ...line,
+          status: 'unread',
+          ingredient: first.ingredient,
+          fault: {
+            fault: `This reads as a step, and it weighs ${first.ingredient?.name ?? ''}, which no other line has.`,
+            mend: 'Write what goes in as a line of its own; or say that it is only a step.',
+          },
+        }
+      : line;
+  });
 }
 
 function ownValue(record: Readonly<Record<string, string>>, key: string): string | undefined {

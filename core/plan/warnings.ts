@@ -66,7 +66,15 @@ export function formulaWarnings(
   });
   const heightM = run.kitchen.altitudeM ?? 0;
   const low = baked.map((id) => run.formula(id)).filter((known) => isHighFor(known, heightM));
+  const lacking = baked.flatMap((id): Warning[] => {
+    const { doc, read } = run.formula(id);
+    return read.lacks.length > 0
+      ? [warning({ code: 'batter lacks', lacks: read.lacks, formula: doc.name })]
+      : [];
+  });
   return [
+    // Above all else: whatever follows is worked out from a batter that cannot be.
+    ...lacking,
     ...unread,
     ...low.map(({ doc }) => warning({ code: 'written for lower down', heightM, formula: doc.name })),
   ];

@@ -6,6 +6,7 @@ import type { Promised } from './promise';
 /** What is likely to go wrong with a line, with what the words need to say it. */
 export type WarningCase =
   | { readonly code: 'finish'; readonly name: string; readonly mend: string }
+  | { readonly code: 'batter lacks'; readonly lacks: readonly string[]; readonly formula: string }
   | { readonly code: 'lines unread'; readonly lines: number; readonly formula: string }
   | { readonly code: 'written for lower down'; readonly heightM: number; readonly formula: string }
   | { readonly code: 'batter waits'; readonly waitMin: number; readonly allowedMin: number }
@@ -76,6 +77,11 @@ function warningWords(why: WarningCase): Fault {
   switch (why.code) {
     case 'finish':
       return { fault: `These come out ${why.name}.`, mend: why.mend };
+    case 'batter lacks':
+      return {
+        fault: `No ${why.lacks.join(' and no ')} was found in "${why.formula}": everything below is worked out without.`,
+        mend: 'Open the formula: a line may be missing, or read as a note.',
+      };
     case 'lines unread': {
       const one = why.lines === 1;
       return {

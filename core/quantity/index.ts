@@ -30,7 +30,7 @@ export { ALLERGENS } from './allergens.table';
 export { COLLECTIVE, INGREDIENTS, ingredientOf } from './ingredients.table';
 export type { Allergen, Ingredient, Role } from './ingredients.table';
 export { kindOfLine } from './reading/kind';
-export { A_NOTE, readLine } from './line';
+export { A_NOTE, isLedByVerb, readLine, weighedInStep } from './line';
 export { toldOf, unitAsked, waysIn } from './asked';
 export type { AskedUnit } from './asked';
 export { likelyIngredients } from './likely';

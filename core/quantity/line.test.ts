@@ -162,3 +162,29 @@ describe('numbers', () => {
     expect(readNumberField('1/0')).toBeNull();
   });
 });
+
+describe('a line with an amount of something known', () => {
+  it.each([
+    ['flour, all-purpose, 1 1/2 cups', 'plain flour', 187.5],
+    ['Butter, in small cubes, 100 g', 'butter', 100],
+    ['cream, well chilled, 300 ml', 'cream', 301.8],
+    ['then 50 g butter', 'butter', 50],
+    ['Using 100 g butter', 'butter', 100],
+    ['Finally, 1 tsp vanilla extract', 'vanilla extract', 4.2],
+    ['add 200g flour', 'plain flour', 200],
+    ['Melt 100 g dark chocolate', 'dark chocolate', 100],
+    ['with 3 tbsp milk', 'milk', 45.8],
+    ['Beat 3 eggs', 'egg', 150],
+  ])('is that thing, whatever word begins it: %s', (raw, name, massG) => {
+    const read = readLine(raw, 'us');
+    expect([read.status, read.name]).toEqual(['read', name]);
+    expect(read.massG).toBeCloseTo(massG, 0);
+  });
+
+  it.each([
+    'Divide between 12 cases',
+    'Bake for 20 minutes at 180 C',
+    'Store for 3 days',
+    'Makes 12 cupcakes',
+  ])('is none where nothing of it is weighed: %s', (raw) => expect(readLine(raw, 'us').massG).toBe(0));
+});

@@ -4,7 +4,7 @@ import type { Amount } from './amount';
 import { cleanLine } from './reading/clean';
 import { HARMLESS } from './nameWords.table';
 import { singular } from './plural';
-import { kindOf } from './reading/kind';
+import { kindOf, ledTo } from './reading/kind';
 import { nameIn, nameOf, partOfEgg, partsOfFruit } from './reading/name';
 import { thingsOf, type Thing } from './reading/things';
 import { conflict, pick, readsOf, unknownMeasure, type Read, type Weighing } from './reading/weigh';
@@ -119,11 +119,39 @@ export function readLine(
       'Write it without the minus; for a list dash, put a space after it.',
     );
   const chosen = takenFor ? ownIngredientOf(takenFor, own.ownThings) : null;
+  // A line with an amount of something known is a thing, whatever word leads to it.
+  const led = chosen ? null : ledTo(text);
+  if (led !== null) {
+    const behind = readThings(asked, led, null);
+    if (behind.status === 'read' && behind.ingredient) return behind;
+  }
   const kind = chosen ? 'thing' : kindOf(text);
   if (kind === 'heading') return { ...BLANK, raw, status: 'heading', name: text.replace(/:$/, '') };
   if (kind !== 'thing') return { ...BLANK, raw, status: 'note', name: text };
   return readThings(asked, withoutLabel(text), chosen);
 }
+
+/** What a line that is told as a step weighs all the same, of things that are known; empty for any other line. */
+export function weighedInStep(raw: string, measures: Measures, own: OwnKitchen = NOTHING_TOLD): ReadLine[] {
+  const text = cleanLine(raw);
+  if (text.length > MAX_LINE_LETTERS || kindOf(text) !== 'method') return [];
+  const read = readThings({ raw, measures, own }, text, null);
+  return [read, ...read.also].flatMap((one) => {
+    // "Whisk 4 egg whites": the verb is no part of the name.
+    const ingredient = one.ingredient ?? findIngredient(ledName(one.called || one.name));
+    return one.massG > 0 || ingredientCounted(text) ? (ingredient ? [{ ...one, ingredient }] : []) : [];
+  });
+}
+const ledName = (name: string): string => name.replace(/^\p{L}+\s+/u, '');
+const ingredientCounted = (text: string): boolean => /[\d½⅓⅔¼¾⅛]/.test(text);
+
+/** Whether a verb leads to what a line weighs: it may be a step that names what another line has listed. */
+export function isLedByVerb(raw: string): boolean {
+  const text = cleanLine(raw);
+  return LEADING_VERB.test(text) && ledTo(text) !== null;
+}
+const LEADING_VERB =
+  /^(?:(?:and|then|next|now|also|finally|lastly|meanwhile|afterwards?|first|after (?:that|this))[,:]?\s+)*(?:add|put|melt|sift|chop|grate|crush|toast|soak|dissolve|pour|sprinkle|scatter|whisk|beat|cream|mix|stir|fold|roll|rub|work)\b/i;
 
 const tooLong = (raw: string): ReadLine => ({
   ...BLANK,

@@ -7,7 +7,7 @@ import { View } from 'react-native';
 import { formulasNamed } from '../../core/model/references';
 import type { FormulaDoc } from '../../core/model/documents';
 import { tooLongFor } from '../../core/model/formulaDoc';
-import { readFormula, readSteps, madeHolds } from '../../core/formula';
+import { lackFault, madeHolds, readFormula, readSteps } from '../../core/formula';
 import { substitute } from '../../core/formula/substitute';
 import { formulaIn, formulaKey, formulasIn, runsIn } from '../../state/documents';
 import { useDraft } from '../../state/drafts';
@@ -119,6 +119,7 @@ function FormulaEditor({ doc }: { readonly doc: FormulaDoc }) {
         />
       }
     >
+      {read.lacks.length > 0 ? <Notice {...lackFault(read.lacks)} /> : null}
       <FormulaSentence doc={doc} onChange={put} />
       <View
         style={wide ? { flexDirection: 'row', gap: space(2), alignItems: 'flex-start' } : { gap: space(2) }}

@@ -41,6 +41,9 @@ const TELLS_A_YIELD =
 const RATIO = /\b(?:their|its|the same|equal|same) (?:weight|amount|quantity)\b/i;
 const DIGIT = /[\d½⅓⅔¼¾⅛⅜⅝⅞]/;
 
+/** How an amount begins. */
+const AMOUNT = '(?:[\\d½⅓⅔¼¾⅛⅜⅝⅞]|(?:an?|one|two|three|four|five|six|half|quarter)\\b)';
+
 /** Words that head a part of a page by themselves. */
 const SECTION =
   /^(?:method|directions|instructions|ingredients|steps|assembly|preparation|procedure|to (?:serve|finish|decorate|assemble))$/i;
@@ -68,7 +71,32 @@ export function kindOf(text: string): LineKind {
 /** The same of a line as it is written. */
 export const kindOfLine = (raw: string): LineKind => kindOf(cleanLine(raw));
 
+/** Begins with a thing that is a verb as well, and has its amount behind a comma: "Butter, in small cubes, 100 g". */
+const NAME_FIRST = new RegExp(
+  `^(?:${[...ALSO_THINGS].join('|')})\\b(?:\\s*\\([^)]*\\))?,.*(?:,|\\s)\\s*${AMOUNT}[^,.]{0,24}$`,
+  'i',
+);
+
+/** Words that only lead to what is weighed: "then 50 g butter", "Using 2 eggs", "Melt 100 g dark chocolate". */
+const LEAD_WORDS = new RegExp(
+  `^(?:(?:and|then|next|now|also|plus|finally|lastly|meanwhile|afterwards?|first|second|third|after (?:that|this)|using|use|with|take|add|adding|put|measure|weigh|(?:stir|fold|mix|beat|whisk|sift|rub|melt|work) in|melt|sift|chop|grate|crush|toast|soak|dissolve|pour(?: in)?|sprinkle(?: with)?|scatter|whisk|beat|cream|mix|stir|fold|roll)\\b[,:]?\\s+(?:in\\s+)?(?:another\\s+|the\\s+|a further\\s+|about\\s+)?)+(?=${AMOUNT})`,
+  'i',
+);
+/** What only a step says: how long, how hot, where to, until when, and what to do besides. */
+const STEP_TAIL =
+  /\b(?:until|till|for (?:about |another )?\d+ (?:min|sec|h)|\d+ ?(?:minutes?|mins?|seconds?|secs?|hours?|hrs?)\b|°|degrees|into|on ?to|over|in (?:a|an|the|your|two|three)\b|to (?:a|the)\b|together|of (?:the|it|this)|each (?:well|case|mug)|and (?:bake|beat|mix|stir|fold|whisk|cook|heat|leave|set|chill|melt|pour))\b/i;
+
+/**
+ * What a line weighs behind a word that only leads to it; null where nothing does, or where the rest tells a step. Whether
+ * the rest names something that is known is for the reader to say.
+ */
+export function ledTo(text: string): string | null {
+  const rest = text.replace(LEAD_WORDS, '');
+  return rest !== text && !STEP_TAIL.test(rest) ? rest : null;
+}
+
 function isStep(text: string): boolean {
+  if (NAME_FIRST.test(text)) return false;
   if (BEGINS_A_STEP.test(text)) return true;
   if (/^[a-z]+[.!]$/i.test(text)) return VERBS.has(text.slice(0, -1).toLowerCase());
   const match = /^([a-z]+)[,]?\s+(.*)$/i.exec(text);

@@ -11,6 +11,7 @@ import { editLine, changeLines, useDocuments, useKitchen, useNumberStyle } from 
 import { QuietAction } from '../../../ui/actions';
 import { Card } from '../../../ui/card';
 import { ChoiceValue, Sentence } from '../../../ui/sentence';
+import { Notice } from '../../../ui/notice';
 import { Small } from '../../../ui/text';
 import { space } from '../../../ui/theme';
 import { PieceDrawing } from '../LineCut';
@@ -68,6 +69,11 @@ function LineCardBody({ run, line, planned, draw }: LineCardProps) {
           <PieceDrawing plan={planned} width={300} height={130} label="The piece, cut through" />
         </View>
       ) : null}
+      {planned?.planned
+        ? planned.warnings
+            .filter(({ why }) => why.code === 'batter lacks')
+            .map(({ fault, mend }) => <Notice key={fault} fault={fault} mend={mend} />)
+        : null}
       <LineWords run={run} line={line} />
       {planned?.planned ? (
         <Small>{`${showText((planned.parts.portion ?? planned.parts.piece).value, 'g', style)} each; ${planned.parts.count.made.value} made.`}</Small>
