@@ -11,6 +11,10 @@ export type Entries = IDBPTransaction<unknown, [typeof STORE], 'readwrite'>['sto
 
 /** The browser's answer is waited for so long, ms: a database that hangs never says so. */
 const PATIENCE_MS = 4000;
+/** And longer for as much as has to be read or written: so many letters a millisecond, on a slow phone. */
+const LETTERS_A_MS = 1000;
+/** What a read may have before it: a store of years. */
+const READ_MS = 12_000;
 
 /** Keys, and beside each what stands under it. */
 type Found = readonly [readonly unknown[], readonly unknown[]];
@@ -57,6 +61,7 @@ export class Database {
         await tx.done;
         return byKey(found);
       }),
+      READ_MS,
     );
   }
 
@@ -73,7 +78,7 @@ export class Database {
   }
 
   /** All of it or nothing: one transaction, in which other windows wait. */
-  write<T>(work: (entries: Entries) => Promise<T>): Promise<T> {
+  write<T>(work: (entries: Entries) => Promise<T>, letters = 0): Promise<T> {
     return this.inTime(
       this.trying(async (db) => {
         const tx = db.transaction(STORE, 'readwrite');
@@ -88,17 +93,18 @@ export class Database {
           throw tx.error ?? fault;
         }
       }),
+      PATIENCE_MS + letters / LETTERS_A_MS,
     );
   }
 
   /** Waits no longer than that, and lets a connection go that hangs: the next try opens another. */
-  private async inTime<T>(work: Promise<T>): Promise<T> {
+  private async inTime<T>(work: Promise<T>, patienceMs = PATIENCE_MS): Promise<T> {
     let timer: ReturnType<typeof setTimeout> | undefined;
     const late = new Promise<never>((_, refuse) => {
       timer = setTimeout(() => {
         this.letGo();
         refuse(new NoAnswer());
-      }, PATIENCE_MS);
+      }, patienceMs);
     });
     try {
       return await Promise.race([work, late]);

@@ -145,9 +145,12 @@ export async function loadDemo(now: number): Promise<void> {
   useDocuments.getState().loadDemo(localNow(now), await demoPast(localNow(now)));
 }
 
-/** All documents as they stand in this window, as a file that can be brought in again. */
-export const everythingText = (): string =>
-  snapshotText(Object.values(useDocuments.getState().docs), 'by hand', localNow(Date.now()));
+/** All documents as they stand in this window, as the pieces of a file that can be brought in again, whatever its size. */
+export function everythingParts(): string[] {
+  const docs = Object.values(useDocuments.getState().docs);
+  const [head = '', tail = ''] = snapshotText([], 'by hand', localNow(Date.now())).split('[]');
+  return [`${head}[`, ...docs.map((doc, i) => `${i > 0 ? ',' : ''}${JSON.stringify(doc)}`), `]${tail}`];
+}
 
 /** Whatever the browser hands over of what is kept, unread: for a person who helps, when nothing else works. */
 export async function rawText(): Promise<string> {

@@ -65,7 +65,11 @@ export function browserStorage(): DocStorage {
     channel?.postMessage(news);
   };
   const commit = async (one: Commit): Promise<Landed> => {
-    const landed = await db.write((entries: Entries) => land(entries, one));
+    const letters = Object.values(one.texts).reduce(
+      (sum, { base, next }) => sum + (base?.length ?? 0) + (next?.length ?? 0),
+      0,
+    );
+    const landed = await db.write((entries: Entries) => land(entries, one), letters);
     tell(landed);
     return landed;
   };

@@ -12,18 +12,27 @@ import { Notice } from '../../ui/notice';
 import { Body, Small } from '../../ui/text';
 import { Incoming } from './Incoming';
 import { Review } from './Review';
-import { textOf } from './textOf';
+import { LargeFile } from './LargeFile';
+import { isLarge, textOf } from './textOf';
 
 /** More than this is not shown in the field: it would only be slow. */
 const SHOWN = 20_000;
 /** And more than this is not put down as a draft: the file is still there. */
 const MOST_DRAFT = 100_000;
 
-export function BringForm({ start, onDone }: { readonly start: string | null; readonly onDone: () => void }) {
+export function BringForm({
+  start,
+  onDone,
+}: {
+  /** What was dropped: a text, or a file that is read in pieces. */
+  readonly start: string | File | null;
+  readonly onDone: () => void;
+}) {
   const router = useRouter();
   // What was pasted and not kept yet outlives the page.
   const draft = useDraft('bring-in', '');
-  const [text, put] = useState(start ?? draft.text);
+  const [large, setLarge] = useState<File | null>(start instanceof File ? start : null);
+  const [text, put] = useState(typeof start === 'string' ? start : draft.text);
   const setText = (next: string) => {
     put(next);
     draft.put(next.slice(0, MOST_DRAFT));
@@ -70,10 +79,11 @@ export function BringForm({ start, onDone }: { readonly start: string | null; re
   const pick = () => {
     const input = document.createElement('input');
     input.type = 'file';
-    input.accept = '.json,.txt,.html,.htm,.md,application/json,text/*';
+    input.accept = '.json,.gz,.txt,.html,.htm,.md,application/json,application/gzip,text/*';
     input.onchange = () => {
       const [file] = input.files ?? [];
-      if (file) void textOf(file).then(take);
+      if (file && isLarge(file)) setLarge(file);
+      else if (file) void textOf(file).then(take);
     };
     input.click();
   };
@@ -83,6 +93,22 @@ export function BringForm({ start, onDone }: { readonly start: string | null; re
         <Body>{said.words}</Body>
         <MainAction title="Look at it" onPress={said.go} />
       </>
+    );
+  }
+  if (large) {
+    return (
+      <LargeFile
+        file={large}
+        onRead={(found) => {
+          setLarge(null);
+          setMany(found);
+        }}
+        onFault={(fault) => {
+          setLarge(null);
+          setFaults([fault]);
+        }}
+        onCancel={() => setLarge(null)}
+      />
     );
   }
   if (many) {

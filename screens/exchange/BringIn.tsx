@@ -3,7 +3,7 @@ import { useScreen } from '../../state/store';
 import { Sheet } from '../../ui/sheet';
 import { Small } from '../../ui/text';
 import { later } from '../later';
-import { textOf } from './textOf';
+import { isLarge, textOf } from './textOf';
 
 const BringForm = later('BringForm');
 
@@ -11,7 +11,7 @@ const BringForm = later('BringForm');
 export function BringIn() {
   const open = useScreen((state) => state.bringing);
   const setOpen = useScreen((state) => state.setBringing);
-  const [dropped, setDropped] = useState<string | null>(null);
+  const [dropped, setDropped] = useState<string | File | null>(null);
   useEffect(() => {
     const over = (event: DragEvent) => {
       if (event.dataTransfer?.types.some((type) => type === 'Files' || type === 'text/plain'))
@@ -23,7 +23,8 @@ export function BringIn() {
       if (!file && !text) return;
       event.preventDefault();
       setOpen(true);
-      if (file) void textOf(file).then(setDropped);
+      if (file && isLarge(file)) setDropped(file);
+      else if (file) void textOf(file).then(setDropped);
       else setDropped(text ?? null);
     };
     window.addEventListener('dragover', over);
@@ -38,7 +39,7 @@ export function BringIn() {
       {open ? (
         <Suspense fallback={<Small>One moment.</Small>}>
           <BringForm
-            key={dropped ?? ''}
+            key={dropped instanceof File ? dropped.name : (dropped ?? '')}
             start={dropped}
             onDone={() => {
               setDropped(null);

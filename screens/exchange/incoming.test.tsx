@@ -1,6 +1,6 @@
 import { DEMO_KITCHEN } from '../../demo';
 import { BringForm } from './BringForm';
-import { everythingText } from '../../state/snapshots';
+import { everythingParts } from '../../state/snapshots';
 import { kitchenIn } from '../../state/documents';
 import { useDocuments } from '../../state/store';
 import { act, fireEvent, layOutDemo, open, run, screen, tap, undo } from '../test-utils/open';
@@ -21,14 +21,14 @@ beforeEach(layOutDemo);
 
 describe('a file of everything', () => {
   it('says that nothing would change where all is there', () => {
-    bringIn(everythingText());
+    bringIn(everythingParts().join(''));
     expect(screen.getByText('Nothing would change.')).toBeTruthy();
     expect(screen.getByText(/documents the same already\.$/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: /^Bring in / })).toBeNull();
   });
 
   it('shows what is new and what differs before anything changes, and comes in as one step', () => {
-    const file = everythingText();
+    const file = everythingParts().join('');
     act(() => {
       useDocuments.getState().change('Other', {
         [`run/${RUN}`]: { ...run(RUN), name: 'Renamed here' },
@@ -48,7 +48,7 @@ describe('a file of everything', () => {
   });
 
   it('leaves what somebody wants as it is here', () => {
-    const file = everythingText();
+    const file = everythingParts().join('');
     act(() => {
       useDocuments.getState().change('Other', { [`run/${RUN}`]: { ...run(RUN), name: 'Renamed here' } });
     });

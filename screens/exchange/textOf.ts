@@ -1,9 +1,11 @@
 import { MOST_LETTERS } from '../../core/exchange/limits';
 
-/** Words that a file may take, as the letters that may be in it and some for signs of several bytes. */
-const MOST_BYTES = MOST_LETTERS * 3;
+/** From this size on a file is read in pieces: what holds one run, one page or one formula is smaller. */
+const LARGE_BYTES = MOST_LETTERS;
 
-/** The text of a file; of one that is too large only as much as shows that it is. */
-export async function textOf(file: File): Promise<string> {
-  return file.size > MOST_BYTES ? file.slice(0, MOST_BYTES).text() : file.text();
-}
+/** Whether a file is read in pieces: a large one, and one that is compressed. */
+export const isLarge = ({ size, name, type }: File): boolean =>
+  size > LARGE_BYTES || /\.gz$/i.test(name) || /gzip/.test(type);
+
+/** The text of a file that is read whole. */
+export const textOf = (file: File): Promise<string> => file.text();

@@ -36,6 +36,7 @@ export function SafeKeeping() {
           Formulas, runs, pieces and the kitchen in one file, to be brought in here or in another browser.
         </Body>
         <SaveEverything />
+        <SaveEverything packed />
       </Card>
     </>
   );

@@ -3,8 +3,8 @@ import { View } from 'react-native';
 import { counted } from '../../core/quantity';
 import type { Crossing, Docs, Refusal } from '../../state/documents';
 import { useNewVersion } from '../../state/offline';
-import { saveFile } from '../../state/saveFile';
-import { everythingText } from '../../state/snapshots';
+import { saveParts } from '../../state/saveFile';
+import { everythingParts } from '../../state/snapshots';
 import { useDocuments } from '../../state/store';
 import { askSumsAgain, useSumsLost } from '../../state/sumsLost';
 import { QuietAction } from '../../ui/actions';
@@ -91,11 +91,11 @@ function Unsaved({ count, cause }: { readonly count: number; readonly cause: Ref
 }
 
 /** All that stands on the screen, as a file: whatever the browser does with it. */
-export function SaveEverything() {
+export function SaveEverything({ packed = false }: { readonly packed?: boolean }) {
   return (
     <QuietAction
-      title="Save everything as a file"
-      onPress={() => saveFile('kitchen-and-runs.json', everythingText())}
+      title={packed ? 'Save everything compressed' : 'Save everything as a file'}
+      onPress={() => void saveParts('kitchen-and-runs.json', everythingParts(), packed)}
     />
   );
 }
