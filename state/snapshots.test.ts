@@ -1,3 +1,4 @@
+import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import { bringIn } from '../core/exchange/bringIn';
 import { SNAPSHOT_REASONS } from '../core/exchange/snapshot';
 import { runsIn } from './documents';
@@ -7,13 +8,13 @@ import {
   keepNow,
   keptOf,
   loadSnapshot,
-  overBudget,
   putBack,
   snapshotText,
   startEmpty,
   useSnapshots,
   type Kept,
 } from './snapshots';
+import { dropSnapshots } from './snapshotStore';
 import { useDocuments } from './store';
 
 const NOW = new Date(2026, 10, 25, 9, 30).getTime();
@@ -21,7 +22,6 @@ const kept = (i: number, why: Kept['why'], letters = 1000): Kept => {
   const at = `2026-11-${String(1 + (i % 28)).padStart(2, '0')}T10:00:${String(i).padStart(2, '0')}`;
   return { key: `${at}|${why}|3|${letters}`, at, why, documents: 3, letters };
 };
-const names = (list: readonly Kept[]) => list.map(({ key }) => key).sort();
 
 describe('what is kept of other days', () => {
   beforeAll(async () => {
@@ -34,21 +34,37 @@ describe('what is kept of other days', () => {
     expect(keptOf('something else')).toBeNull();
   });
 
-  it('goes oldest first when there are too many days, too many others, or no room', () => {
-    const days = Array.from({ length: 6 }, (_, i) => kept(i, 'the day'));
-    const others = Array.from({ length: 3 }, (_, i) => kept(10 + i, 'by hand'));
-    const budget = { days: 4, others: 2, letters: 1e9 };
-    expect(names(overBudget([...days, ...others], budget))).toEqual(names([days[0]!, days[1]!, others[0]!]));
-    expect(names(overBudget(days, { days: 9, others: 9, letters: 2500 }))).toEqual(names(days.slice(0, 4)));
-    // The newest stays, whatever its size.
-    expect(overBudget([kept(1, 'by hand', 1e12)])).toEqual([]);
-  });
-
   it('is kept once a day', async () => {
     await keepDaily();
     await keepDaily();
     const { list } = useSnapshots.getState();
     expect(list.filter(({ why }) => why === 'the day')).toHaveLength(1);
+  });
+
+  it('keeps a document once, however many days hold it, and clears away what none holds any more', async () => {
+    const store = createAsyncStorage('carnelian-snapshots');
+    const contents = async () => (await store.getAllKeys()).filter((key) => key.startsWith('doc|')).length;
+    const documents = Object.keys(useDocuments.getState().docs).length;
+    expect(await contents()).toBe(documents);
+    jest.spyOn(Date, 'now').mockReturnValue(NOW + 5000);
+    await keepNow('by hand');
+    expect(await contents()).toBe(documents);
+    const { list } = useSnapshots.getState();
+    await dropSnapshots(list.map(({ key }) => key));
+    expect(await contents()).toBe(0);
+    jest.spyOn(Date, 'now').mockReturnValue(NOW);
+    await keepDaily();
+  });
+
+  it('opens what was kept as one text before', async () => {
+    const store = createAsyncStorage('carnelian-snapshots');
+    const old = '2026-11-01T10:00:00|by hand|1|99';
+    await store.setItem(
+      old,
+      snapshotText(runsIn(useDocuments.getState().docs).slice(0, 1), 'by hand', '2026-11-01T10:00:00'),
+    );
+    expect((await loadSnapshot(old))?.docs).toHaveLength(1);
+    await store.removeItem(old);
   });
 
   it('comes back whole, or one document of it', async () => {

@@ -1,5 +1,4 @@
 import { demoPast } from './demoPast';
-import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import type { AnyDoc } from '../core/model/documents';
 import { create } from 'zustand';
 import {
@@ -9,8 +8,12 @@ import {
   type SnapshotFile,
   type SnapshotReason,
 } from '../core/exchange/snapshot';
+import { thinnedOut } from '../core/exchange/thinning';
 import { type Change, type Docs, keyOf } from './documents';
+
+export { snapshotParts } from './snapshotStore';
 import { rawEntries } from './storage';
+import { dropSnapshots, keepSnapshot, snapshotKeys, weighSnapshots, snapshotParts } from './snapshotStore';
 import { useDocuments } from './store';
 import { localNow } from './time';
 
@@ -22,26 +25,6 @@ export interface Kept {
   readonly why: SnapshotReason;
   readonly documents: number;
   readonly letters: number;
-}
-
-/** So many of the days, so many of the rest, and so many letters of all of them. */
-export const BUDGET = { days: 14, others: 14, letters: 24_000_000 } as const;
-
-/** Which of the snapshots go, so that the budget holds; the newest stays whatever its size. */
-export function overBudget(
-  kept: readonly Kept[],
-  budget: Readonly<Record<keyof typeof BUDGET, number>> = BUDGET,
-): Kept[] {
-  const newestFirst = [...kept].sort((a, b) => (a.key < b.key ? 1 : -1));
-  let [days, others, letters] = [0, 0, 0];
-  return newestFirst.filter((one, i) => {
-    const daily = one.why === 'the day';
-    if (daily) days += 1;
-    else others += 1;
-    letters += one.letters;
-    const over = (daily ? days > budget.days : others > budget.others) || letters > budget.letters;
-    return i > 0 && over;
-  });
 }
 
 const keyFor = ({ at, why, documents, letters }: Omit<Kept, 'key'>): string =>
@@ -56,8 +39,6 @@ export function keptOf(key: string): Kept | null {
     : null;
 }
 
-const store = createAsyncStorage('carnelian-snapshots');
-
 /** Snapshots of this browser, newest first; and whether one could not be kept. */
 export const useSnapshots = create<{ readonly list: readonly Kept[]; readonly refused: boolean }>(() => ({
   list: [],
@@ -65,7 +46,7 @@ export const useSnapshots = create<{ readonly list: readonly Kept[]; readonly re
 }));
 
 async function listed(): Promise<Kept[]> {
-  const keys = await store.getAllKeys();
+  const keys = await snapshotKeys();
   const kept = keys.flatMap((key) => keptOf(key) ?? []);
   return kept.sort((a, b) => (a.key < b.key ? 1 : -1));
 }
@@ -87,24 +68,48 @@ export const snapshotText = (docs: readonly unknown[], why: SnapshotReason, at: 
 const second = (now: number): string =>
   `${localNow(now)}:${String(new Date(now).getSeconds()).padStart(2, '0')}`;
 
-/** Keeps documents as they stand. What it is handed does not change while it writes. */
-async function keep(docs: readonly unknown[], why: SnapshotReason, now: number): Promise<void> {
+/** Snapshots may take so many letters where the browser does not say what it grants. */
+const MOST_LETTERS = 24_000_000;
+/** And such a share of what it does grant, at two bytes a letter. */
+const GRANTED_SHARE = 0.2;
+
+async function mostLetters(): Promise<number> {
+  try {
+    const { quota = 0 } = await navigator.storage.estimate();
+    return Math.max(MOST_LETTERS, (quota * GRANTED_SHARE) / 2);
+  } catch {
+    return MOST_LETTERS;
+  }
+}
+
+/**
+ * Keeps documents as they stand. What it is handed does not change while it writes.
+ * @param spared the snapshot that is being gone back to: it stays whatever room there is
+ */
+async function keep(
+  docs: readonly unknown[],
+  why: SnapshotReason,
+  now: number,
+  spared: string | null = null,
+): Promise<void> {
   try {
     const at = second(now);
-    const text = snapshotText(docs, why, at);
-    await store.setItem(keyFor({ at, why, documents: docs.length, letters: text.length }), text);
+    await keepSnapshot(keyFor({ at, why, documents: docs.length, letters: 0 }), { at, why, docs });
     const list = await listed();
-    const gone = overBudget(list);
-    if (gone.length > 0) await store.removeMany(gone.map(({ key }) => key));
-    useSnapshots.setState({ list: list.filter((one) => !gone.includes(one)), refused: false });
+    const { used, own } = await weighSnapshots(list.map(({ key }) => key));
+    const weighed = list.map((one) => ({ ...one, letters: own.get(one.key) ?? 0 }));
+    const gone = thinnedOut(weighed, at, { most: await mostLetters(), used }, spared);
+    await dropSnapshots(gone.map(({ key }) => key));
+    const left = new Set(gone.map(({ key }) => key));
+    useSnapshots.setState({ list: list.filter(({ key }) => !left.has(key)), refused: false });
   } catch {
     useSnapshots.setState({ refused: true });
   }
 }
 
 /** Keeps all that is there now. */
-export const keepNow = (why: SnapshotReason): Promise<void> =>
-  keep(Object.values(useDocuments.getState().docs), why, Date.now());
+export const keepNow = (why: SnapshotReason, spared: string | null = null): Promise<void> =>
+  keep(Object.values(useDocuments.getState().docs), why, Date.now(), spared);
 
 /** Once a day; and what an update is about to write anew, as it stood before. */
 export async function keepDaily(): Promise<void> {
@@ -118,17 +123,15 @@ export async function keepDaily(): Promise<void> {
 }
 
 export async function loadSnapshot(key: string): Promise<Snapshot | null> {
-  const text = await store.getItem(key);
-  if (text === null) return null;
-  const read = readSnapshot(JSON.parse(text));
+  const parts = await snapshotParts(key);
+  if (parts === null) return null;
+  const read = readSnapshot(JSON.parse(parts.join('')));
   return read.ok ? read.value : null;
 }
 
-export const snapshotFile = (key: string): Promise<string | null> => store.getItem(key);
-
 /** Everything as it stood then: what has come since goes. One step that can be undone. */
-export function goBackTo({ at, docs }: Snapshot): void {
-  void keepNow('before going back');
+export function goBackTo({ at, docs }: Snapshot, key: string | null = null): void {
+  void keepNow('before going back', key);
   const { docs: now, change } = useDocuments.getState();
   const gone: Change = Object.fromEntries(Object.keys(now).map((key) => [key, null]));
   const then: Docs = Object.fromEntries(docs.map((doc) => [keyOf(doc), doc]));

@@ -3,14 +3,14 @@ import { View } from 'react-native';
 import type { Snapshot } from '../../core/exchange/snapshot';
 import { counted } from '../../core/quantity';
 import { keyOf } from '../../state/documents';
-import { saveFile } from '../../state/saveFile';
+import { saveFile, saveParts } from '../../state/saveFile';
 import {
   goBackTo,
   keepNow,
   listSnapshots,
   loadSnapshot,
   putBack,
-  snapshotFile,
+  snapshotParts,
   useSnapshots,
   type Kept,
 } from '../../state/snapshots';
@@ -59,7 +59,8 @@ function Snapshots() {
   return (
     <Card title="As it stood">
       <Body>
-        Kept once a day, and before anything that replaces a lot. The oldest go when there is no room.
+        Kept once a day, and before anything that replaces a lot. Older ones thin out to one a day, a week, a
+        month; the oldest go when there is no room.
       </Body>
       {refused ? (
         <Notice
@@ -112,15 +113,15 @@ function SnapshotParts({ kept, onClose }: { readonly kept: Kept; readonly onClos
       <QuietAction
         title="Put everything back as it stood"
         onPress={() => {
-          goBackTo(snapshot);
+          goBackTo(snapshot, kept.key);
           onClose();
         }}
       />
       <QuietAction
         title="Save it as a file"
         onPress={() =>
-          void snapshotFile(kept.key).then((text) => {
-            if (text !== null) saveFile(`kitchen-${kept.at.slice(0, 10)}.json`, text);
+          void snapshotParts(kept.key).then((parts) => {
+            if (parts !== null) return saveParts(`kitchen-${kept.at.slice(0, 10)}.json`, parts, false);
           })
         }
       />
