@@ -84,4 +84,85 @@ describe('a clock that is put back', () => {
     wall += 1_800_000;
     expect(steadyNow() - from).toBe(120_000);
   });
+
+  it('goes on over a reload where it was, and says that it was put back', () => {
+    let [wall, passed] = [Date.UTC(2026, 10, 25, 10), 5_000];
+    jest.spyOn(Date, 'now').mockImplementation(() => wall);
+    jest.spyOn(performance, 'now').mockImplementation(() => passed);
+    const from = steadyNow();
+    wall += 60_000;
+    passed += 60_000;
+    steadyNow();
+    // An hour back while the page is away: it comes back with a clock of its own.
+    wall -= 3_600_000;
+    jest.isolateModules(() => {
+      const again = jest.requireActual<typeof import('./clock')>('./clock');
+      expect(again.steadyNow() - from).toBe(60_000);
+      expect(again.useClockJump.getState().jump?.byMs).toBe(-3_600_000);
+      wall += 30_000;
+      passed += 30_000;
+      expect(again.steadyNow() - from).toBe(90_000);
+    });
+  });
+});
+
+describe('a clock that is put forward', () => {
+  afterEach(() => jest.restoreAllMocks());
+  const fresh = (test: (clock: typeof import('./clock')) => void | Promise<void>) => {
+    localStorage.clear();
+    let done: void | Promise<void> = undefined;
+    jest.isolateModules(() => {
+      done = test(jest.requireActual<typeof import('./clock')>('./clock'));
+    });
+    return done;
+  };
+  let [wall, passed] = [0, 0];
+  beforeEach(() => {
+    [wall, passed] = [Date.UTC(2026, 10, 25, 10), 5_000];
+    jest.spyOn(Date, 'now').mockImplementation(() => wall);
+    jest.spyOn(performance, 'now').mockImplementation(() => passed);
+  });
+  const go = (wallMs: number, passedMs: number) => {
+    wall += wallMs;
+    passed += passedMs;
+  };
+
+  it('is followed, told, and taken back where it goes back by as much', () =>
+    fresh(({ steadyNow: now, useClockJump }) => {
+      const from = now();
+      go(3_660_000, 60_000);
+      expect(now() - from).toBe(3_660_000);
+      expect(useClockJump.getState().jump).toEqual({ byMs: 3_600_000, followed: true });
+      go(60_000 - 3_600_000, 60_000);
+      expect(now() - from).toBe(120_000);
+    }));
+
+  it('is not followed where somebody says that it was set', () =>
+    fresh(({ steadyNow: now, wasSetForward, useClockJump }) => {
+      const from = now();
+      go(3_660_000, 60_000);
+      now();
+      wasSetForward();
+      expect(now() - from).toBe(60_000);
+      expect(useClockJump.getState().jump).toBeNull();
+    }));
+
+  it('is not followed where the server’s clock says that no time has passed, and is where it has', () =>
+    fresh(async ({ steadyNow: now, meetServer }) => {
+      let server = wall;
+      (globalThis as { fetch?: unknown }).fetch = () =>
+        Promise.resolve({ headers: new Map([['date', new Date(server).toUTCString()]]) });
+      await meetServer();
+      const from = now();
+      go(3_660_000, 60_000);
+      server += 60_000;
+      now();
+      await new Promise((done) => setTimeout(done, 0));
+      expect(now() - from).toBe(60_000);
+      go(7_260_000, 60_000);
+      server += 7_260_000;
+      now();
+      await new Promise((done) => setTimeout(done, 0));
+      expect(now() - from).toBe(60_000 + 7_260_000);
+    }));
 });

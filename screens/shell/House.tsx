@@ -3,6 +3,7 @@ import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { loadPlanner } from '../../state/plans';
 import { kitchenIn } from '../../state/documents';
+import { meetServer } from '../../state/clock';
 import { keepForOffline } from '../../state/offline';
 import { keepDaily } from '../../state/snapshots';
 import { useDocuments } from '../../state/store';
@@ -31,6 +32,7 @@ export function House({ children }: { readonly children: ReactNode }) {
         .finally(() => {
           void keepDaily();
           void keepForOffline();
+          void meetServer();
           // Asked for, and nothing more: a browser that does not promise it keeps the documents as well as it can.
           void navigator.storage?.persist?.().catch(() => undefined);
         });

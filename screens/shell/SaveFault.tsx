@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { counted } from '../../core/quantity';
+import { toldJump, useClockJump, wasSetForward, type ClockJump } from '../../state/clock';
 import type { Crossing, Docs, Refusal } from '../../state/documents';
 import { useNewVersion } from '../../state/offline';
 import { saveParts } from '../../state/saveFile';
@@ -10,6 +11,7 @@ import { askSumsAgain, useSumsLost } from '../../state/sumsLost';
 import { QuietAction } from '../../ui/actions';
 import { Notice } from '../../ui/notice';
 import { space } from '../../ui/theme';
+import { spanText } from '../day/day.words';
 import { CAUSE_WORDS, crossingWords } from './keeping.words';
 
 /** Says what is not kept, what could not be read, and what two windows changed at once, with a way on for each. */
@@ -18,6 +20,7 @@ export function SaveFault() {
   const router = useRouter();
   const [crossing] = crossings;
   const sumsLost = useSumsLost(({ lost: gone }) => gone);
+  const jump = useClockJump((state) => state.jump);
   const doubts = Object.entries(doubtful);
   if (
     unsaved === null &&
@@ -40,6 +43,7 @@ export function SaveFault() {
           <QuietAction title="Try again" onPress={askSumsAgain} />
         </>
       ) : null}
+      {jump ? <Jumped {...jump} /> : null}
       {newer ? <Newer /> : null}
       {doubts.map(([key, fault]) => (
         <Notice
@@ -64,6 +68,30 @@ export function SaveFault() {
         </>
       ) : null}
     </View>
+  );
+}
+
+/** The clock of this device and the time that passed disagree: what timers go by, and what to say where that is wrong. */
+function Jumped({ byMs, followed }: ClockJump) {
+  const span = spanText(Math.abs(byMs) / 60_000);
+  const back = byMs < 0;
+  return (
+    <>
+      <Notice
+        fault={`This device’s clock went ${back ? 'back' : 'forward'} by ${span}.`}
+        mend={
+          back
+            ? followed
+              ? 'It had gone forward by as much before. Timers go on by the time that really passed; check those started in between.'
+              : 'Timers go on by the time that really passed.'
+            : 'It looks as if the device slept, so timers count that time. If somebody set the clock, say so.'
+        }
+      />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
+        {back ? null : <QuietAction title="The clock was set" onPress={wasSetForward} />}
+        <QuietAction title={back ? 'Understood' : 'It slept'} onPress={toldJump} />
+      </View>
+    </>
   );
 }
 
