@@ -48,6 +48,8 @@ export async function dropFile(page: Page, text: string, name: string): Promise<
  */
 export async function openApp(page: Page, path = '/', { past = true } = {}): Promise<void> {
   await page.clock.install({ time: NOW });
+  // The page's clock is made up here: the server's own would tell it so.
+  await page.route('**/api/health', (route) => route.fulfill({ json: { ok: true } }));
   if (!past)
     await page.route('**/demo-past.json', (route) =>
       route.fulfill({ json: { saturday: '2026-11-28T16:00', runs: [], beliefs: [] } }),

@@ -62,8 +62,8 @@ test('cake pops: from the wish to the dip, in two coats, the binder weighed in',
   await page.getByRole('button', { name: 'Back to the computed weight' }).click();
   await compare(page, id, 30);
   await stage(page, 'Gather');
-  await expect(page.getByText('Dark chocolate')).toBeVisible();
-  await expect(page.getByText('White chocolate')).toBeVisible();
+  await expect(page.getByText('Dark chocolate', { exact: true })).toBeVisible();
+  await expect(page.getByText('White chocolate', { exact: true })).toBeVisible();
   await expect(page.getByText('Weigh out: Pumpkin and oat')).toBeVisible();
 });
 

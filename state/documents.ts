@@ -252,7 +252,6 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       known[key] || onItsWay(key) ? textOf(get().docs[key]) : null;
 
     const commit = (change: Change, step: UndoStep | null, undoes: string | null) => {
-      const { docs } = get();
       const changed = Object.entries(change).map(
         ([key, doc]) => [key, { base: baseOf(key), next: textOf(doc) }] as const,
       );

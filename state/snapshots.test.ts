@@ -69,8 +69,7 @@ describe('what is kept of other days', () => {
 
   it('comes back whole, or one document of it', async () => {
     const before = useDocuments.getState().docs;
-    startEmpty();
-    await new Promise((done) => setTimeout(done, 50));
+    await startEmpty();
     const [last] = useSnapshots.getState().list.filter(({ why }) => why === 'before starting empty');
     const snapshot = await loadSnapshot(last?.key ?? '');
     expect(snapshot).toMatchObject({ unread: 0 });

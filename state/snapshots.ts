@@ -10,12 +10,12 @@ import {
 } from '../core/exchange/snapshot';
 import { thinnedOut } from '../core/exchange/thinning';
 import { type Change, type Docs, keyOf } from './documents';
-
-export { snapshotParts } from './snapshotStore';
 import { rawEntries } from './storage';
 import { dropSnapshots, keepSnapshot, snapshotKeys, weighSnapshots, snapshotParts } from './snapshotStore';
 import { useDocuments } from './store';
 import { localNow } from './time';
+
+export { snapshotParts } from './snapshotStore';
 
 /** A snapshot on the list: all that its name tells, so that none is read before it is wanted. */
 export interface Kept {
@@ -138,13 +138,18 @@ export function goBackTo({ at, docs }: Snapshot, key: string | null = null): voi
   change(`Back to ${at.replace('T', ' ')}`, { ...gone, ...then });
 }
 
-export function startEmpty(): void {
-  void keepNow('before starting empty');
+/** What is there is kept first; a browser that cannot is not waited for. */
+const keptFirst = (why: SnapshotReason): Promise<unknown> =>
+  Promise.race([keepNow(why), new Promise((done) => setTimeout(done, KEPT_WITHIN_MS))]);
+const KEPT_WITHIN_MS = 3000;
+
+export async function startEmpty(): Promise<void> {
+  await keptFirst('before starting empty');
   useDocuments.getState().startEmpty();
 }
 
 export async function loadDemo(now: number): Promise<void> {
-  void keepNow('before the demo');
+  await keptFirst('before the demo');
   useDocuments.getState().loadDemo(localNow(now), await demoPast(localNow(now)));
 }
 

@@ -1,3 +1,4 @@
+import type * as clock from './clock';
 import { onTheWall, steadyNow } from './clock';
 import {
   awayText,
@@ -65,6 +66,8 @@ describe('where the clocks are put forward and back', () => {
   });
 });
 
+type Clock = typeof clock;
+
 describe('a clock that is put back', () => {
   afterEach(() => jest.restoreAllMocks());
 
@@ -96,7 +99,7 @@ describe('a clock that is put back', () => {
     // An hour back while the page is away: it comes back with a clock of its own.
     wall -= 3_600_000;
     jest.isolateModules(() => {
-      const again = jest.requireActual<typeof import('./clock')>('./clock');
+      const again = jest.requireActual<Clock>('./clock');
       expect(again.steadyNow() - from).toBe(60_000);
       expect(again.useClockJump.getState().jump?.byMs).toBe(-3_600_000);
       wall += 30_000;
@@ -108,11 +111,11 @@ describe('a clock that is put back', () => {
 
 describe('a clock that is put forward', () => {
   afterEach(() => jest.restoreAllMocks());
-  const fresh = (test: (clock: typeof import('./clock')) => void | Promise<void>) => {
+  const fresh = (test: (clock: Clock) => void | Promise<void>) => {
     localStorage.clear();
     let done: void | Promise<void> = undefined;
     jest.isolateModules(() => {
-      done = test(jest.requireActual<typeof import('./clock')>('./clock'));
+      done = test(jest.requireActual<Clock>('./clock'));
     });
     return done;
   };

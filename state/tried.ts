@@ -66,14 +66,14 @@ const askTried = ({
   readonly file: ReturnType<typeof fileOf>;
   readonly lineId: string;
   readonly actions: readonly LineAction[];
-}): Promise<Tried[]> => askPlanner.triedOn(file, lineId, actions);
+}): Promise<Tried[]> => askPlanner().triedOn(file, lineId, actions);
 
 /** What the pieces of each line cost; null until it is reckoned. */
 export function useCosts({ run, docs, now }: Asked): readonly LineCost[] | null {
   const question = useMemo(() => fileOf(run, docs, now), [run, docs, now]);
   return useAnswer(question, askCosts);
 }
-const askCosts = (file: ReturnType<typeof fileOf>): Promise<LineCost[]> => askPlanner.costsOf(file);
+const askCosts = (file: ReturnType<typeof fileOf>): Promise<LineCost[]> => askPlanner().costsOf(file);
 
 /** What can be made of what is there; null until it is reckoned. */
 export function useOffers(
@@ -95,4 +95,4 @@ const askOffers = ({
   readonly table: OnTheTable;
   readonly kitchen: KitchenDoc;
   readonly formulas: readonly FormulaDoc[];
-}): Promise<BackwardsOffer[]> => askPlanner.offersFrom(table, kitchen, formulas);
+}): Promise<BackwardsOffer[]> => askPlanner().offersFrom(table, kitchen, formulas);

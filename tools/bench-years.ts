@@ -106,7 +106,7 @@ async function main(): Promise<void> {
   const cdp = await context.newCDPSession(page);
   const heap = async () => {
     await cdp.send('HeapProfiler.collectGarbage');
-    const { usedSize } = (await cdp.send('Runtime.getHeapUsage')) as { usedSize: number };
+    const { usedSize } = await cdp.send('Runtime.getHeapUsage');
     process.stdout.write(`  memory of the page: ${(usedSize / 1e6).toFixed(0)} MB\n`);
   };
   await page.waitForTimeout(5000);
@@ -114,7 +114,11 @@ async function main(): Promise<void> {
   if (process.env.SHOT) await page.screenshot({ path: process.env.SHOT });
   let from = performance.now();
   await page.getByRole('button', { name: 'Go on' }).click();
-  await page.getByRole('tab', { name: /Sums/ }).or(page.getByText('Made', { exact: true })).first().waitFor({ timeout: 60_000 });
+  await page
+    .getByRole('tab', { name: /Sums/ })
+    .or(page.getByText('Made', { exact: true }))
+    .first()
+    .waitFor({ timeout: 60_000 });
   say('a run, from the first screen', performance.now() - from);
   await page.goto(`${base}/runs/open-5/pieces`);
   await page.getByTestId('value-ready').waitFor({ timeout: 60_000 });
@@ -142,17 +146,30 @@ async function main(): Promise<void> {
       );
     }, count);
     await page.keyboard.press('Enter');
-    await page.waitForFunction(() => (globalThis as unknown as { noted: { ms?: number } }).noted.ms !== undefined);
+    await page.waitForFunction(
+      () => (globalThis as unknown as { noted: { ms?: number } }).noted.ms !== undefined,
+    );
     edits.push(await page.evaluate(() => (globalThis as unknown as { noted: { ms: number } }).noted.ms));
     await page.waitForTimeout(1500);
   }
   say('an edit shown, the middle of five', edits.sort((a, b) => a - b)[2] ?? NaN);
   for (const round of [1, 2]) {
     from = performance.now();
-    await page.getByRole('link', { name: 'Logbook' }).or(page.getByRole('tab', { name: 'Logbook' })).first().click();
-    await page.getByRole('heading', { name: /Seed swap|Lantern making|Bulb planting/ }).first().waitFor({ timeout: 60_000 });
+    await page
+      .getByRole('link', { name: 'Logbook' })
+      .or(page.getByRole('tab', { name: 'Logbook' }))
+      .first()
+      .click();
+    await page
+      .getByRole('heading', { name: /Seed swap|Lantern making|Bulb planting/ })
+      .first()
+      .waitFor({ timeout: 60_000 });
     say(`the logbook, round ${round}`, performance.now() - from);
-    await page.getByRole('link', { name: 'Runs' }).or(page.getByRole('tab', { name: 'Runs' })).first().click();
+    await page
+      .getByRole('link', { name: 'Runs' })
+      .or(page.getByRole('tab', { name: 'Runs' }))
+      .first()
+      .click();
     await page.waitForTimeout(1500);
   }
   await heap();

@@ -9,7 +9,8 @@ import { basisText, type Figure } from '../core/figure';
 import { planWhole, type ComponentsPlan, type LinePlan, type PlannedLine } from '../core/plan';
 import { dayOf } from '../core/schedule';
 import { keepingWords } from '../core/caution/keeping';
-import { inStyle, listed, togetherHold } from '../core/quantity';
+import { inStyle } from '../core/quantity';
+import { listed, togetherHold } from '../core/quantity/allergens';
 import { whyText } from '../core/plan/whyText';
 
 /** One line that does nothing to a terminal: what a file says may hold anything. */

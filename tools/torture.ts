@@ -4,8 +4,7 @@
  * `npm run torture [kills]`; minutes, and not in the check. Parts by name: `tsx tools/torture.ts 200 kills refused`.
  */
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -14,6 +13,7 @@ import { sameJson, type Json } from '../core/exchange/threeWay';
 import { createApp } from '../server/app';
 import { CHROMIUM } from './chromium';
 import { benchKills } from './tortureBench';
+import * as kept from './tortureKept';
 
 const KILLS = Number(process.argv[2] ?? 200);
 const RUN = '/runs/run-lantern-evening';
@@ -48,10 +48,14 @@ async function blank(page: Page): Promise<boolean> {
 
 /** The browser and all its processes, at once, as when a device dies. */
 function killHard(profile: string): void {
-  try {
-    execFileSync('pkill', ['-9', '-f', profile]);
-  } catch {
-    // Gone already.
+  for (const pid of readdirSync('/proc').filter((name) => /^\d+$/.test(name))) {
+    try {
+      // Its own profile is in the command of each of its processes: by their numbers they are ended, and no others.
+      if (readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(profile))
+        process.kill(Number(pid), 'SIGKILL');
+    } catch {
+      // Gone already.
+    }
   }
 }
 
@@ -315,7 +319,10 @@ async function main(): Promise<void> {
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const chosen = process.argv.slice(3);
-  for (const [name, part] of Object.entries({ kills, bench, damaged, refused, twoWindows, cleared })) {
+  const tools: kept.KeptTools = { base, note, texts: inStore, setCount };
+  const ofKept = Object.entries(kept).map(([name, part]) => [name, () => part(tools)] as const);
+  const parts = [...Object.entries({ kills, bench, damaged, refused, twoWindows, cleared }), ...ofKept];
+  for (const [name, part] of parts) {
     if (chosen.length > 0 && !chosen.includes(name)) continue;
     const from = Date.now();
     await part();

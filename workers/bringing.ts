@@ -21,7 +21,7 @@ export function readInPieces(file: Blob, told: (share: number) => void): Reading
     let docs: AnyDoc[] = [];
     const brought = await hand.ask<Brought>(async (remote, alive) => {
       docs = [];
-      return (await remote.read(
+      return await remote.read(
         file,
         proxy((share: number) => {
           alive();
@@ -30,7 +30,7 @@ export function readInPieces(file: Blob, told: (share: number) => void): Reading
         proxy((some: readonly AnyDoc[]) => {
           docs.push(...some);
         }),
-      )) as Brought;
+      );
     });
     worker?.terminate();
     return { docs, brought };

@@ -4,7 +4,7 @@ import { Hand, WorkerLost, whenLost } from './hand';
 /** A worker in this thread: what it exposes answers over a channel. */
 function workerOf(api: Record<string, unknown>): Worker & { readonly ended: boolean } {
   const { port1, port2 } = new MessageChannel();
-  expose(api, port2 as unknown as Parameters<typeof expose>[1]);
+  expose(api, port2);
   port1.start();
   return Object.assign(port1, {
     ended: false,

@@ -2,7 +2,8 @@ import type { Family } from '../model/documents';
 import type { Frosting } from '../process/frost.table';
 import { massOf } from '../formula';
 import { syrupBandC } from '../process/altitude';
-import { holdsOf, type Holds, type ReadLine } from '../quantity';
+import type { Holds, ReadLine } from '../quantity';
+import { holdsOf } from '../quantity/allergens';
 import type { Part } from './keeping';
 import {
   ALCOHOL,

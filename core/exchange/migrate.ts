@@ -126,7 +126,9 @@ function isTooDeep(data: unknown): boolean {
   let level: unknown[] = [data];
   for (let depth = 0; level.length > 0; depth += 1) {
     if (depth > DEEPEST) return true;
-    level = level.flatMap((one) => (typeof one === 'object' && one !== null ? Object.values(one) : []));
+    level = level.flatMap((one): unknown[] =>
+      typeof one === 'object' && one !== null ? Object.values(one) : [],
+    );
   }
   return false;
 }

@@ -1,9 +1,7 @@
 import { MAX_FORMULA_LINES, type FormulaDoc, type KitchenDoc } from '../model/documents';
 import {
-  holdsOfLine,
   isLedByVerb,
   readLine,
-  togetherHold,
   weighedInStep,
   type Fault,
   type Holds,
@@ -14,6 +12,7 @@ import {
   type Role,
   type WholeSort,
 } from '../quantity';
+import { holdsOfLine, togetherHold } from '../quantity/allergens';
 import { checkFormula, checkOven, checkSteps, lacksOf, type Needed } from './checks';
 
 export interface ReadFormula {

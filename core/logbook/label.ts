@@ -1,4 +1,5 @@
-import { holdsOfLine, togetherHold, type Holds } from '../quantity';
+import type { Holds } from '../quantity';
+import { holdsOfLine, togetherHold } from '../quantity/allergens';
 import type { RunDoc } from '../model/documents';
 import { materialHolds, type RunPlan } from '../plan';
 import { bowlsOf } from '../plan/bowls';

@@ -1,5 +1,6 @@
 import type { BinderChoice, CrumbPart, FillingChoice, FrostingChoice } from '../model/documents';
 import type { ChocolateKind } from '../model/kinds';
+import type { Holds } from '../quantity';
 import {
   HOLDS_NOTHING,
   holdsOf,
@@ -7,8 +8,7 @@ import {
   holdsOfKey,
   holdsOfLine,
   togetherHold,
-  type Holds,
-} from '../quantity';
+} from '../quantity/allergens';
 import type { RunContext } from './context';
 import type { Material } from './emitted';
 import {

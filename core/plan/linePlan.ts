@@ -6,7 +6,8 @@ import { edit, takeOffer } from '../line';
 import type { ClockChange } from '../model/localTime';
 import { lineSchema, type Family, type FormulaDoc, type Line } from '../model/documents';
 import type { CupcakeCut, Patch, Section } from '../piece';
-import { togetherHold, type Holds } from '../quantity';
+import type { Holds } from '../quantity';
+import { togetherHold } from '../quantity/allergens';
 import { contentHolds, lotHolds, sourcesOf, type Contents, type OwnCoat } from './holds';
 import type { RunContext } from './context';
 import type {

@@ -14,19 +14,8 @@ export {
 } from './format';
 export type { NumberStyle, Shown } from './format';
 export { ingredientsNamedIn } from './ingredientName';
-export {
-  HOLDS_NOTHING,
-  allergensIn,
-  holdsOf,
-  holdsOfColour,
-  holdsOfIngredient,
-  holdsOfKey,
-  holdsOfLine,
-  listed,
-  togetherHold,
-} from './allergens';
+// What things hold stands in `./allergens`, which whoever needs it loads by itself: the first screen goes without its tables.
 export type { Holds, Packet, Told } from './allergens';
-export { ALLERGENS } from './allergens.table';
 export { COLLECTIVE, INGREDIENTS, ingredientOf } from './ingredients.table';
 export type { Allergen, Ingredient, Role } from './ingredients.table';
 export { kindOfLine } from './reading/kind';

@@ -1,6 +1,6 @@
 import type { KitchenDoc, RunDoc } from '../model/documents';
 import type { Bowl, LinePlan, Material, RunPlan, TaskDoes, Use, Warning } from '../plan';
-import { holdsOfLine } from '../quantity';
+import { holdsOfLine } from '../quantity/allergens';
 import { bowlsOf } from '../plan/bowls';
 import { warning } from '../plan/warnings.words';
 import { coldRoomOf } from './cold';

@@ -9,7 +9,7 @@ import type { RunPlan } from '../../state/plans';
 import { useBenchLook } from '../../state/benchView';
 import { useKitchen, useNumberStyle, useScreen } from '../../state/store';
 import { Card } from '../../ui/card';
-import { CautionLine } from '../../ui/notice';
+import { CautionLine } from '../cautions/CautionLine';
 import { Tap } from '../../ui/tap';
 import { Body, Heading, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';

@@ -4,7 +4,7 @@ import type { Part, RunDay } from '../../core/schedule/chores';
 import { changeRunOf } from '../../state/store';
 import { Chip, Chips } from '../../ui/actions';
 import { Card } from '../../ui/card';
-import { CautionLine } from '../../ui/notice';
+import { CautionLine } from '../cautions/CautionLine';
 import { Small, Strong } from '../../ui/text';
 import { space } from '../../ui/theme';
 import { lineName } from './day.words';

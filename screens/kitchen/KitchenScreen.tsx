@@ -92,7 +92,7 @@ function ThisBrowser({ kitchen, put }: PartProps) {
     <Card title="This browser">
       <Body>Everything is kept in this browser and nowhere else.</Body>
       <QuietAction title="Rename the kitchen" onPress={() => setNaming(true)} />
-      <QuietAction title="Clear all and start empty" icon="bin" onPress={startEmpty} />
+      <QuietAction title="Clear all and start empty" icon="bin" onPress={() => void startEmpty()} />
       <QuietAction title="Lay out the demo" onPress={() => void loadDemo(Date.now())} />
       <Small>
         Both replace what is here. Undo, at the top, brings it back; so does Safe keeping, another day.

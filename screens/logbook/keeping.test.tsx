@@ -88,7 +88,7 @@ describe('labels', () => {
   it('name the piece, its ingredients by mass with what is allergenic, its days and its weight', () => {
     open(<LabelsScreen id={RUN} />);
     expect(label()).toMatch(
-      /^Honey and thyme cupcakes Ingredients: plain flour, butter, .*Contains gluten \(wheat\), milk, egg\. Made Saturday 28 November\. Best by .*About \d+ g each\.$/,
+      /^Honey and thyme cupcakes Ingredients: plain flour, butter, .*Contains gluten \(wheat\), egg, milk\. Made Saturday 28 November\. Best by .*About \d+ g each\.$/,
     );
     const bold = [...(screen.getAllByRole('img')[0]?.querySelectorAll('tspan[font-weight]') ?? [])].map(
       (one) => one.textContent,

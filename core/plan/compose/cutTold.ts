@@ -23,7 +23,7 @@ import type { CutMade } from './cutMade';
 
 /** What a line of cut pieces tells, from what its stations made. */
 export function cutTold(made: CutMade): Planned {
-  const { run, line, formula, method, cut, count, all, each, totals, sheets, cake } = made;
+  const { run, line, formula, cut, count, all, each, totals, sheets, cake } = made;
   const told = finishedTold(made);
   return {
     ...told,

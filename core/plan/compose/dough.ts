@@ -2,7 +2,6 @@ import type { Ways } from '../../caution/facts';
 import { doneTests } from '../../caution/doneTests';
 import type { Ref } from '../../figure';
 import type { CakesicleLine, CrumbPart, PopLine } from '../../model/documents';
-import { METHODS } from '../../process/batter.table';
 import { doughContents } from '../holds';
 import type { RunContext } from '../context';
 import type { BatterNeed, Pot, Preparation } from '../emitted';

@@ -75,7 +75,7 @@ describe('what is promised free of something', () => {
       lots: nutty.lots?.map((lot) => ({ ...lot, count: 2 })),
     };
     const noSoya = { ...POP, id: 'pops', freeFrom: ['soya'] };
-    const day = dayOf([free, noEgg as Line, noSoya as Line, { ...CUBE, freeFrom: ['sesame'] } as Line]);
+    const day = dayOf([free, noEgg as Line, noSoya as Line, { ...CUBE, freeFrom: ['sesame'] }]);
     expect(day.breaches).toEqual([]);
   });
 

@@ -149,6 +149,6 @@ export function FreeFrom({ run, line }: { readonly run: RunDoc; readonly line: L
 export const promiseOfLot = (run: RunDoc, line: Line, lot: Lot): Promised | null =>
   promiseMadeOf(
     run,
-    { ...line, lots: [...(line.lots ?? []).filter(({ id }) => id !== lot.id), lot] } as Line,
+    { ...line, lots: [...(line.lots ?? []).filter(({ id }) => id !== lot.id), lot] },
     lot.id,
   );

@@ -19,7 +19,7 @@ import { Icon } from '../../../ui/icons';
 import { IconTap } from '../../../ui/screen';
 import { Sheet } from '../../../ui/sheet';
 import { Tap } from '../../../ui/tap';
-import { Body, Small, Strong } from '../../../ui/text';
+import { Small, Strong } from '../../../ui/text';
 import { space, useTokens } from '../../../ui/theme';
 import { CHOCOLATES, chocolateName } from './finish';
 import { FreeFromFields, promiseOfLot, refusedWords } from './FreeFrom';
