@@ -312,7 +312,7 @@ describe('the kitchen', () => {
 
   it('starts empty, and lays the demo out again', async () => {
     tap('button', 'Clear all and start empty');
-    expect(run()).toBeUndefined();
+    await waitFor(() => expect(run()).toBeUndefined());
     expect(kitchen().name).toBe('My kitchen');
     tap('button', 'Lay out the demo');
     await waitFor(() => expect(run().name).toBe('Lantern evening'));

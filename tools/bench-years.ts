@@ -111,7 +111,6 @@ async function main(): Promise<void> {
   };
   await page.waitForTimeout(5000);
   await heap();
-  if (process.env.SHOT) await page.screenshot({ path: process.env.SHOT });
   let from = performance.now();
   await page.getByRole('button', { name: 'Go on' }).click();
   await page
