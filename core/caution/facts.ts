@@ -229,6 +229,9 @@ function rawFlourIn(
   return [...new Set([...made, ...dough, ...added])];
 }
 
+/** Named by the dry stuff that it is made of: whatever its shape, it keeps. What it holds is another matter. */
+const DRY_SHAPE = /^(?:sugar|fondant|marzipan|wafer)\b/i;
+
 /** Things that no table knows: whatever goes in or on unbaked, and what a batter has much of. */
 function notKnownIn({ baked, unbaked, boughtWords = [] }: FactsOf): string[] {
   const unknown = ({ status, ingredient }: ReadLine) =>
@@ -236,11 +239,13 @@ function notKnownIn({ baked, unbaked, boughtWords = [] }: FactsOf): string[] {
   const named = (line: ReadLine) => line.called || line.name || line.raw.trim();
   const all = baked.reduce((sum, { massG }) => sum + massG, 0);
   const isMuch = (line: ReadLine) => all > 0 && line.massG / all >= UNKNOWN_FROM;
-  const bought = boughtWords.flatMap((word) =>
-    holdsOf(word)
-      .packets.filter(({ known }) => !known)
-      .map(({ name }) => name),
-  );
+  const bought = boughtWords
+    .filter((word) => !DRY_SHAPE.test(word))
+    .flatMap((word) =>
+      holdsOf(word)
+        .packets.filter(({ known }) => !known)
+        .map(({ name }) => name),
+    );
   return [
     ...new Set([
       ...bought,
