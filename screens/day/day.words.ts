@@ -75,6 +75,10 @@ export const BLOCKED: Readonly<Record<Blocked, Fault>> = {
     fault: 'Some steps must follow each other sooner than these hands, ovens and tins allow.',
     mend: 'Make fewer, add a tin or a pair of hands under Kitchen, or split the run.',
   },
+  'too much': {
+    fault: 'This is more work than one day can be put in order for: over 300 steps.',
+    mend: 'Make fewer, use larger tins, or split it into runs on different days.',
+  },
   unknown: {
     fault: 'No day was found for all of this together.',
     mend: 'Make fewer, or plan some lines in a run of their own.',

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { dayOfRun } from '.';
+import { DEMO_FORMULAS, DEMO_KITCHEN, demoDay, demoRuns } from '../../../demo';
 import { planWhole } from '../../plan';
 import { someFile } from '../../plan/test-utils/runs';
 
@@ -23,4 +24,13 @@ describe('the day of any run that can be kept', () => {
       { numRuns: DAYS, endOnFailure: true },
     );
   }, 600_000);
+
+  it('is no search of minutes where it is more than a day’s work', () => {
+    const [run] = demoRuns(demoDay('2026-11-25T08:00'));
+    if (!run) throw new Error('the demo has a run');
+    const lines = run.lines.slice(0, 1).map((line) => ({ ...line, count: 5000 }));
+    const whole = planWhole({ run: { ...run, lines }, kitchen: DEMO_KITCHEN, formulas: DEMO_FORMULAS });
+    const day = dayOfRun({ whole, readyAt: run.readyAt, kitchen: DEMO_KITCHEN }, { tries: 2, days: 10 });
+    expect(day).toMatchObject({ chores: [], blockedBy: 'too much' });
+  });
 });

@@ -26,9 +26,12 @@ import { together, type AskedRun, type GroupedRuns, type Together } from './toge
 
 /**
  * Why no day comes together: chores that somebody holds at an hour; parts that are made on days before; the longest waits
- * between chores; or more than these.
+ * between chores; more chores than one day's order can be searched for; or more than these.
  */
-export type Blocked = 'held' | 'made ahead' | 'waits' | 'unknown';
+export type Blocked = 'held' | 'made ahead' | 'waits' | 'too much' | 'unknown';
+
+/** More chores than these, a thousand pieces and more, are no one day's work, and their order would take minutes to find. */
+const MOST_CHORES = 300;
 
 /** A run's day on all that the kitchen has. */
 export interface RunDay {
@@ -130,6 +133,7 @@ export function* dayInSteps(
   if (plain.chores.length === 0) return null;
   const posedPlain = posedAt(question, plain, 0);
   if (posedPlain.lacking.length > 0) return emptyDay(posedPlain);
+  if (plain.chores.length > MOST_CHORES) return emptyDay(posedPlain, 'too much');
   const options = { seed: effort.seed ?? 1, tries: effort.tries ?? triesFor(plain.chores.length) };
   const ways = groupingsOf([own, ...beside], kitchen);
   const searched = yield* backwardsInSteps(posedPlain.problem, {
