@@ -2,14 +2,10 @@
  * How long the logbook takes to open with thousands of batches in it, and what it costs to scroll and to search, on a
  * processor slowed four times. `npm run bench:logbook [batches]`.
  */
-import { chromium } from '@playwright/test';
-import { createServer } from 'node:http';
-import type { AddressInfo } from 'node:net';
 import { readFileSync } from 'node:fs';
-import { resolve } from 'node:path';
 import type { PastFile } from '../demo/past';
-import { createApp, drain } from '../server/app';
-import { CHROMIUM } from './chromium';
+import { drain } from '../server/app';
+import { openedPage } from './benchPage';
 
 const SLOWER = 4;
 const BATCHES = Number(process.argv[2] ?? 5000);
@@ -37,20 +33,7 @@ function batches(): Record<string, string> {
 }
 
 async function main(): Promise<void> {
-  const server = createServer(createApp(resolve('dist')));
-  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
-  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-  const browser = await chromium.launch(CHROMIUM);
-  const context = await browser.newContext({
-    viewport: { width: 390, height: 844 },
-    serviceWorkers: 'block',
-  });
-  // The compiler names functions by a helper of its own, which the page has not.
-  await context.addInitScript('globalThis.__name = (made) => made');
-  const page = await context.newPage();
-  await page.goto(base);
-  await page.getByRole('navigation', { name: 'Places' }).waitFor();
-  await page.waitForTimeout(1500);
+  const { server, base, browser, context, page } = await openedPage();
   await page.evaluate(async (all) => {
     const asked = indexedDB.open('carnelian');
     const db = await new Promise<IDBDatabase>((done) => (asked.onsuccess = () => done(asked.result)));

@@ -3,15 +3,12 @@
  * first screen, a run, an edit and the logbook take on this machine as it is, and what the page holds in memory.
  * `npm run bench:years [batches]`. Needs the built app.
  */
-import { chromium, type Page } from '@playwright/test';
-import { createServer } from 'node:http';
-import type { AddressInfo } from 'node:net';
+import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { resolve } from 'node:path';
 import { DEMO_FORMULAS, demoRuns } from '../demo';
 import type { PastFile } from '../demo/past';
-import { createApp, drain } from '../server/app';
-import { CHROMIUM } from './chromium';
+import { drain } from '../server/app';
+import { openedPage } from './benchPage';
 
 const BATCHES = Number(process.argv[2] ?? 5000);
 const RUNS = 1000;
@@ -70,19 +67,7 @@ export const fill = (page: Page, texts: Readonly<Record<string, string>>): Promi
   }, texts);
 
 async function main(): Promise<void> {
-  const server = createServer(createApp(resolve('dist')));
-  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
-  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-  const browser = await chromium.launch(CHROMIUM);
-  const context = await browser.newContext({
-    viewport: { width: 390, height: 844 },
-    serviceWorkers: 'block',
-  });
-  await context.addInitScript('globalThis.__name = (made) => made');
-  const page = await context.newPage();
-  await page.goto(base);
-  await page.getByRole('navigation', { name: 'Places' }).waitFor();
-  await page.waitForTimeout(1500);
+  const { server, base, browser, context, page } = await openedPage();
   const texts = yearsOf(BATCHES, RUNS, FORMULAS);
   await fill(page, texts);
   const letters = Object.values(texts).reduce((sum, one) => sum + one.length, 0);

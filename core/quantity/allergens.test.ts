@@ -2,14 +2,8 @@ import { allergensIn, holdsOf, holdsOfColour, holdsOfLine } from './allergens';
 import { ALLERGENS, NAMED } from './allergens.table';
 import { INGREDIENTS } from './ingredients.table';
 import { readLine } from './line';
+import { wordsOf } from './own';
 
-const words = (text: string) =>
-  text
-    .normalize('NFD')
-    .replace(/[\u0300-\u036f’']/g, '')
-    .toLowerCase()
-    .replace(/[^a-z]+/g, ' ')
-    .trim();
 const of = (text: string) => [...holdsOf(text).allergens].sort();
 const doubts = (text: string) =>
   holdsOf(text)
@@ -24,14 +18,14 @@ describe('the tables of allergens', () => {
     const seen = new Map<string, string>();
     const twice: string[] = [];
     for (const { name, row } of rows) {
-      const key = words(name);
+      const key = wordsOf(name);
       if (seen.has(key) && seen.get(key) !== row.key) twice.push(`${name}: ${seen.get(key)}, ${row.key}`);
       seen.set(key, row.key);
     }
     const apart = new Set<string>();
     for (const { name } of named) {
-      if (seen.has(words(name)) || apart.has(words(name))) twice.push(name);
-      apart.add(words(name));
+      if (seen.has(wordsOf(name)) || apart.has(wordsOf(name))) twice.push(name);
+      apart.add(wordsOf(name));
     }
     expect(twice).toEqual([]);
   });
