@@ -4,9 +4,9 @@ import { thinnedOut, type Ageing } from './thinning';
 
 const NOW = '2026-11-25T10:00';
 const ROOM = { most: 1e9, used: 0 };
-const ago = (days: number, why: Ageing['why'] = 'the day', letters = 10): Ageing => {
+const ago = (days: number, why: Ageing['why'] = 'the day', letters = 10, documents = 5): Ageing => {
   const at = `${localOf(minutesOf(NOW) - Math.round(days * 1440))}:00`;
-  return { key: `${at}|${why}`, at, why, letters };
+  return { key: `${at}|${why}`, at, why, letters, documents };
 };
 const left = (all: readonly Ageing[], gone: readonly Ageing[]) => all.filter((one) => !gone.includes(one));
 
@@ -27,6 +27,16 @@ describe('snapshots as they grow older', () => {
     expect(between(15, 70)).toBeLessThanOrEqual(9);
     expect(between(70, 800)).toBeGreaterThanOrEqual(21);
     expect(between(70, 800)).toBeLessThanOrEqual(23);
+  });
+
+  it('never take the place of one that was kept for another reason, nor an emptied kitchen that of a full one', () => {
+    const full = ago(5, 'before starting empty', 10, 25);
+    const later = ago(4.99, 'before starting empty', 10, 1);
+    const all = [full, later, ago(4.98), ago(4.97, 'before the demo', 10, 1), ago(0)];
+    const stay = left(all, thinnedOut(all, NOW, ROOM)).map(({ key }) => key);
+    expect(stay).toContain(full.key);
+    expect(stay).not.toContain(later.key);
+    expect(stay).toHaveLength(4);
   });
 
   it('go oldest first where there is no room, but never the newest, nor the one that is gone back to', () => {

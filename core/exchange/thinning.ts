@@ -7,6 +7,8 @@ export interface Ageing {
   /** Local time, to the second. */
   readonly at: string;
   readonly why: SnapshotReason;
+  /** How many documents it holds. */
+  readonly documents: number;
   /** Letters that would be free if this one alone went: what only it holds. */
   readonly letters: number;
 }
@@ -19,17 +21,23 @@ const STEPS = [
 ] as const;
 const DAY_MIN = 1440;
 
-/** Snapshots of one bucket are alike enough that only the newest of them stays. */
+/**
+ * Snapshots of one bucket are alike enough that one of them stays. What was kept for different reasons is never alike: a
+ * kitchen as it stood before it was emptied is not made up for by the same day's beginning.
+ */
 function bucketOf({ at, why, key }: Ageing, nowMin: number): string {
   const min = minutesOf(at.slice(0, 16));
   const days = (nowMin - min) / DAY_MIN;
   const step = STEPS.find((one) => days < one.days);
-  const own = why === 'by hand' ? 'hand' : 'own';
   if (step?.per === 'each') return key;
-  if (step?.per === 'day') return `${own} day ${at.slice(0, 10)}`;
-  if (step?.per === 'week') return `${own} week ${Math.floor(min / (7 * DAY_MIN))}`;
-  return `${own} month ${at.slice(0, 7)}`;
+  if (step?.per === 'day') return `${why} day ${at.slice(0, 10)}`;
+  if (step?.per === 'week') return `${why} week ${Math.floor(min / (7 * DAY_MIN))}`;
+  return `${why} month ${at.slice(0, 7)}`;
 }
+
+/** Which of a bucket stays: of days the newest, of what stood before something was replaced the fullest. */
+const firstToStay = (a: Ageing, b: Ageing): number =>
+  (a.why === 'the day' ? 0 : b.documents - a.documents) || (a.key < b.key ? 1 : -1);
 
 /**
  * Which snapshots go: older ones thin out to one a day, a week, a month, and then the oldest go until the rest fits.
@@ -50,7 +58,8 @@ export function thinnedOut<A extends Ageing>(
   const taken = new Set<string>();
   const gone = new Set<A>();
   const stays = (one: A) => one === newest || one.key === spared;
-  for (const one of newestFirst) {
+  for (const one of [newest, ...[...all].sort(firstToStay)]) {
+    if (!one) continue;
     const bucket = bucketOf(one, nowMin);
     if (taken.has(bucket) && !stays(one)) gone.add(one);
     taken.add(bucket);
