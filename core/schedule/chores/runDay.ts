@@ -286,9 +286,12 @@ function moved(posed: Posed, first: Found, options: SearchOptions): Found | null
   return backwards(posed.problem, {
     ...options,
     from: first.starts,
-    tries: Math.max(40, options.tries >> 3),
+    tries: Math.max(Math.min(MOVED_TRIES, options.tries), options.tries >> 3),
+    patience: MOVED_TRIES,
   });
 }
+/** Orders that are tried at least before a day that has moved is given up. */
+const MOVED_TRIES = 40;
 
 function posedAt({ kitchen, changes }: DayQuestion, work: Together, inHandS: number): Posed {
   const nights = nightsBefore(kitchen, work.lastMin, changes).map(

@@ -8,6 +8,8 @@ export interface SearchOptions {
   readonly seed: number;
   /** Orders that are tried. */
   readonly tries: number;
+  /** Orders that are tried at most as long as none has come to a day; as many as `tries` where nothing is said. */
+  readonly patience?: number;
   /** A day to begin from, in the problem's own time: the one that stood before something moved. */
   readonly from?: Starts;
   /** What days are compared by, the less the better; by all aims in their order where nothing is said. */
@@ -73,7 +75,7 @@ export function firstBackwards(problem: Problem): Found | null {
 
 function* search(
   problem: Problem,
-  { seed, tries, from: begin, by = scoreOf }: SearchOptions,
+  { seed, tries, patience = tries, from: begin, by = scoreOf }: SearchOptions,
   back: boolean,
 ): Searching {
   const laid = laidOut(problem);
@@ -119,14 +121,15 @@ function* search(
   for (const closeFirst of [true, false])
     for (const rule of rules) {
       if (done >= tries) break;
+      if (done > 0) yield done / tries;
       const found = keep(attempt(rule, closeFirst), 0);
       // The same day pushed against its other end and back again: gaps close.
       if (found && done + 2 <= tries) keep(justified(problem, laid, other, found.rank, attempt), 0);
     }
   let since = 0;
   let lastBest = Infinity;
-  while (done < tries) {
-    if (done % ASK_EVERY === 0) yield done / tries;
+  while (done < tries || (best === null && done < patience)) {
+    if (done % ASK_EVERY === 0) yield Math.min(1, done / tries);
     const from: ArrayLike<number> =
       current === null
         ? (rules[chance.below(rules.length)] as Float64Array)
