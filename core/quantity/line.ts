@@ -6,6 +6,7 @@ import { HARMLESS } from './nameWords.table';
 import { singular } from './plural';
 import { kindOf, ledTo } from './reading/kind';
 import { nameIn, nameOf, partOfEgg, partsOfFruit } from './reading/name';
+import { amountsIn } from './reading/parts';
 import { thingsOf, type Thing } from './reading/things';
 import { conflict, pick, readsOf, unknownMeasure, type Read, type Weighing } from './reading/weigh';
 import type { Fault } from './fault';
@@ -128,7 +129,17 @@ export function readLine(
   const kind = chosen ? 'thing' : kindOf(text);
   if (kind === 'heading') return { ...BLANK, raw, status: 'heading', name: text.replace(/:$/, '') };
   if (kind !== 'thing') return { ...BLANK, raw, status: 'note', name: text };
-  return readThings(asked, withoutLabel(text), chosen);
+  const read = readThings(asked, withoutLabel(text), chosen);
+  return chosen ? read : (behindUnknown(asked, text, read) ?? read);
+}
+
+/** "You need 300 g icing sugar": words that name nothing stand before an amount, and something known behind it. */
+function behindUnknown(asked: Asked, text: string, read: ReadLine): ReadLine | null {
+  if (read.ingredient || read.also.length > 0) return null;
+  const [first] = amountsIn(text);
+  if (!first || first.start === 0 || first.bracketed) return null;
+  const behind = readThings(asked, text.slice(first.start), null);
+  return behind.status === 'read' && behind.ingredient ? behind : null;
 }
 
 /** What a line that is told as a step weighs all the same, of things that are known; empty for any other line. */

@@ -32,6 +32,9 @@ const translated = (text: string): string =>
 /** "1 & 1/2", "1 + 1/2 cups": one number, written in two parts. */
 const PARTED = /(\d)\s*[&+]\s*(?=(?:1\/2|1\/3|2\/3|1\/4|3\/4|1\/8|[½⅓⅔¼¾⅛])\s*[a-z])/gi;
 
+/** "1/2 a cup", "half of a lemon": the article says nothing. */
+const HALF_A = /(\d\/\d|[½⅓⅔¼¾⅛])\s+(?:of\s+)?an?\s+(?=[a-z])/gi;
+
 /** "2 L eggs" are large ones, no litres. */
 const EGG_SIZE = /^(\d+)\s*(XL|L|M|S)\s+egg/i;
 const EGG_SIZES: Readonly<Record<string, string>> = {
@@ -67,6 +70,7 @@ export function cleanLine(raw: string): string {
   return translated(text)
     .replace(NUMBERED, '')
     .replace(PARTED, '$1 ')
+    .replace(HALF_A, '$1 ')
     .replace(AS_LARGE_AS, '1 $2-sized $1')
     .replace(
       EGG_SIZE,

@@ -91,8 +91,19 @@ const STEP_TAIL =
  * the rest names something that is known is for the reader to say.
  */
 export function ledTo(text: string): string | null {
-  const rest = text.replace(LEAD_WORDS, '');
-  return rest !== text && !STEP_TAIL.test(rest) ? rest : null;
+  const behind = text.replace(LEAD_WORDS, '');
+  const rest = behind !== text ? behind : behindSequence(text);
+  return rest !== null && !STEP_TAIL.test(rest) ? rest : null;
+}
+
+/** Words that only say where in a list a line stands. */
+const SEQUENCE = /^(?:(?:and|then|next|now|also|finally|lastly|last|first)\b[,:]?\s+(?:the\s+)?)+/i;
+const AMOUNT_LAST = new RegExp(`[,\\s(]\\s*${AMOUNT}[^,.]{0,24}$`, 'i');
+
+/** "Then the milk, 100 ml": a name and its amount behind words of sequence. */
+function behindSequence(text: string): string | null {
+  const rest = text.replace(SEQUENCE, '');
+  return rest !== text && AMOUNT_LAST.test(rest) ? rest : null;
 }
 
 function isStep(text: string): boolean {

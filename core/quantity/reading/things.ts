@@ -70,9 +70,21 @@ function linkOf(gap: string, before: PlacedAmount, now: PlacedAmount, after: str
   if (/\bwith\s*$/.test(text)) return followed ? 'next' : 'same';
   if (now.bracketed) return isPack(before.amount) && isMeasure(now.amount) ? 'size' : 'same';
   if (/\bor\s*$|\/\s*$/.test(text) && letters(between)) return 'instead';
+  if (!now.bracketed && /^(?:and)?$/.test(text) && isCompound(before.amount, now.amount)) return 'sum';
   if (!letters(between)) return /^[,;]$/.test(text) && followed && named ? 'next' : 'same';
   if (followed) return 'next';
   return isPack(before.amount) && isMeasure(now.amount) ? 'size' : 'same';
+}
+
+/** Two ways to say one amount differ by no more than this share: cups and spoons are rounded. */
+const SAME_AMOUNT_SHARE = 0.2;
+
+/** "2 lb 4 oz", "1 cup 2 tbsp": less than one of the larger unit in a smaller one, and not the same amount said anew. */
+function isCompound(larger: Amount, smaller: Amount): boolean {
+  const [a, b] = [larger.unit, smaller.unit];
+  if (!a || !b || a.kind !== b.kind || !isMeasure(larger)) return false;
+  const [whole, part] = [larger.value * a.size.metric, smaller.value * b.size.metric];
+  return part < a.size.metric && Math.abs(part - whole) > SAME_AMOUNT_SHARE * whole;
 }
 
 const isPack = ({ unit }: Amount) => unit?.kind === 'pack';
