@@ -31,6 +31,7 @@ const CORE = {
     'formula',
     'line',
     'model',
+    'numeric',
     'param',
     'plan',
     'process',
@@ -38,7 +39,7 @@ const CORE = {
     'schedule',
   ],
   instruments: ['schedule'],
-  learn: ['bench', 'figure', 'model', 'param', 'plan', 'process', 'quantity', 'schedule'],
+  learn: ['bench', 'figure', 'model', 'numeric', 'param', 'plan', 'process', 'quantity', 'schedule'],
   logbook: [
     'bench',
     'caution',

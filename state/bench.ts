@@ -1,5 +1,5 @@
 import { startClock } from '../core/bench';
-import { lastOf } from '../core/bench/log';
+import { clocksWithout, lastActOf } from '../core/bench/lastAct';
 import { PORTION } from '../core/bench/portioningOf';
 import { ovenOf, placeFor, timesAt } from '../core/bench/places';
 import { benchOf, loadOf, waitsAfter } from '../core/bench/standing';
@@ -105,13 +105,19 @@ export function begin(run: RunDoc, chore: Chore, whole: RunPlan, of: string): vo
   putIn(run.id, clock);
 }
 
-/** Takes the last event back, whatever came after it elsewhere. */
+/** Takes back what was told last, of a step or of a load, with what began by itself because of it. */
 export function stepBack(run: RunDoc): void {
-  const last = lastOf(run.log ?? []);
+  const last = lastActOf(run);
   if (!last) return;
-  // What began with it began by itself: it goes with it.
-  const together = (run.log ?? []).filter(({ at, what }) => at === last.at && what !== 'undone');
-  tell('A step back', run.id, ...together.map(({ id }): Untold => ({ what: 'undone', event: id })));
+  const at = steadyNow();
+  changeRunOf('A step back', run.id, (now) =>
+    last.of === 'clock'
+      ? { ...now, clocks: clocksWithout(now.clocks, last) }
+      : {
+          ...now,
+          log: [...(now.log ?? []), ...last.events.map((id) => event({ what: 'undone', event: id }, at))],
+        },
+  );
 }
 
 /** What somebody said of how a thing is, and what was measured of it. */

@@ -268,7 +268,7 @@ export function useDayLeft(question: LeftQuestion | null): DayLeft | null {
   });
   const key =
     question &&
-    `${question.nowAt}|${Math.round(question.day.chores.reduce((sum, { chore }) => sum + chore.takes.lengthS, 0))}|${[...question.stood].map(([id, { endedAgoS }]) => `${id}${endedAgoS === null ? '+' : ''}`).join()}`;
+    `${question.nowAt}|${Math.round(question.day.chores.reduce((sum, { chore }) => sum + chore.takes.lengthS, 0))}|${[...question.stood].map(([id, { begunAgoS, endedAgoS, leftS }]) => `${id}${endedAgoS === null ? `+${leftS === null ? '' : Math.round((begunAgoS + leftS) / 30)}` : ''}`).join()}`;
   useEffect(() => {
     if (!latest.current || key === null) return undefined;
     let wanted = true;

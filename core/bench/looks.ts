@@ -1,4 +1,6 @@
 import type { ClockDoc, LookSaw } from '../model/documents';
+import { bisect } from '../numeric/bisect';
+import { phi } from '../numeric/normal';
 
 /** What is seen in a look, and what it comes to. */
 export const LOOK_RESULT = {
@@ -27,36 +29,52 @@ const TENTH = 1.2816;
 /** Pale and clean inside: the colour comes with a little more of its time. */
 const PALE_SHARE = 0.05;
 
-/** Chance that a normal value is below x. Source: Abramowitz and Stegun 7.1.26, within 1e-7. */
-function normalBelow(x: number): number {
-  const t = 1 / (1 + (0.3275911 * Math.abs(x)) / Math.SQRT2);
-  const poly =
-    t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
-  const half = 0.5 * poly * Math.exp((-x * x) / 2);
-  return x < 0 ? half : 1 - half;
+/** What is known of a load's time once it has been looked at. */
+interface StillToBake {
+  /** It takes so long at the least, s from when it went in. */
+  readonly leastS: number;
+  /** The time by which such a share of the loads that are not done yet would be, s from when it went in. */
+  readonly doneBy: (share: number) => number;
+}
+
+/** The time of a load given that each look found it not done: the expected time, cut off below what the looks have shown. */
+function stillToBake({ looks, startedAt, expectedS, latestS }: ClockDoc): StillToBake {
+  const leastS = Math.max(
+    0,
+    ...looks.map(({ at, saw }) => ((at - startedAt) / 1000) * (saw === 'wet' ? 1 / WET_UNTIL : 1)),
+  );
+  const spread = Math.max(0.02, Math.log(latestS / expectedS) / TENTH);
+  const below = (seconds: number) => (seconds <= 0 ? 0 : phi(Math.log(seconds / expectedS) / spread));
+  const gone = below(leastS);
+  const doneBy = (share: number) =>
+    gone > 1 - 1e-9
+      ? leastS
+      : bisect(below, gone + share * (1 - gone), leastS, Math.max(2 * leastS, 3 * expectedS), 0.1);
+  return { leastS, doneBy };
+}
+
+/**
+ * When a load is expected to be done, s from when it went in: as its clock was started, and after a look the middle of what
+ * is still possible.
+ */
+export function expectedEndS(clock: ClockDoc): number {
+  const { looks, startedAt, expectedS } = clock;
+  const last = looks.at(-1);
+  if (!last) return expectedS;
+  const lastS = (last.at - startedAt) / 1000;
+  if (!last.saw || last.saw === 'pale') return Math.max(expectedS, nextLookS(clock));
+  return Math.max(lastS + LEAST_S, stillToBake(clock).doneBy(0.5));
 }
 
 /**
  * When to look next, s from when it went in: so late that hardly one in twenty is past its time by then, given what the
  * looks so far have shown. A wet middle says that most of a tenth is still to come; crumbs, that it is not done yet.
  */
-export function nextLookS({ looks, startedAt, firstLookS, expectedS, latestS }: ClockDoc): number {
+export function nextLookS(clock: ClockDoc): number {
+  const { looks, startedAt, firstLookS, expectedS } = clock;
   const last = looks.at(-1);
   if (!last) return firstLookS;
   const lastS = (last.at - startedAt) / 1000;
   if (last.saw === 'pale') return lastS + Math.max(LEAST_S, PALE_SHARE * expectedS);
-  const leastS = Math.max(
-    ...looks.map(({ at, saw }) => ((at - startedAt) / 1000) * (saw === 'wet' ? 1 / WET_UNTIL : 1)),
-  );
-  const spread = Math.max(0.02, Math.log(latestS / expectedS) / TENTH);
-  const below = (seconds: number) => normalBelow(Math.log(seconds / expectedS) / spread);
-  const gone = below(leastS);
-  // The time that hardly any is done before, of those that are not done yet.
-  let [low, high] = [leastS, leastS * 2];
-  for (let i = 0; i < 30; i += 1) {
-    const middle = (low + high) / 2;
-    if (below(middle) - gone < TOO_LATE * (1 - gone)) low = middle;
-    else high = middle;
-  }
-  return Math.max(lastS + LEAST_S, (gone > 1 - 1e-9 ? leastS : low) * (1 + SPARE * SPARE_USED));
+  return Math.max(lastS + LEAST_S, stillToBake(clock).doneBy(TOO_LATE) * (1 + SPARE * SPARE_USED));
 }

@@ -2,6 +2,7 @@ import type { ClockDoc, RunDoc } from '../model/documents';
 import type { Chore } from '../schedule/chores/chore';
 import type { Stood } from '../schedule/chores/dayLeft';
 import { stemOf } from './amounts';
+import { expectedEndS } from './looks';
 import { benchStateOf, readyAtOf, type BenchState } from './log';
 
 /** How a chore stands at a moment. Times in ms since the epoch. */
@@ -115,7 +116,7 @@ function byItself(
   const clock = clockOf(chore, clocks);
   if (clock)
     return clock.endedAt === null
-      ? { is: 'running', begunAt: clock.startedAt, readyAt: clock.startedAt + clock.expectedS * 1000 }
+      ? { is: 'running', begunAt: clock.startedAt, readyAt: clock.startedAt + expectedEndS(clock) * 1000 }
       : { is: 'ended', endedAt: clock.endedAt };
   const told = chores.get(chore.id);
   if (!told || told.begunAt === null) return OPEN;

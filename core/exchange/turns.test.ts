@@ -44,23 +44,50 @@ describe('a run on two devices in turns', () => {
     );
   });
 
-  it('believes the clock that has been looked at more', () => {
-    const clock = {
-      id: 'c',
-      lineId: 'pops-fresh',
-      load: 1,
-      pieces: 1,
-      startedAt: 1,
-      firstLookS: 600,
-      expectedS: 900,
-      latestS: 1000,
-      looks: [],
-      endedAt: null,
-    };
-    const looked = { ...clock, looks: [{ at: 5, result: 'not yet' as const }] };
-    const ended = { ...looked, endedAt: 9 };
-    const of = (one: RunDoc['clocks'][number]): RunDoc => ({ ...RUN, clocks: [one] });
-    expect(takeTurns(of(clock), of(ended)).clocks[0]?.endedAt).toBe(9);
-    expect(takeTurns(of(ended), of(looked)).clocks[0]?.endedAt).toBe(9);
+  const CLOCK = {
+    id: 'c',
+    lineId: 'pops-fresh',
+    load: 1,
+    pieces: 1,
+    startedAt: 1,
+    firstLookS: 600,
+    expectedS: 900,
+    latestS: 1000,
+    looks: [],
+    endedAt: null,
+  };
+  const of = (...clocks: RunDoc['clocks']): RunDoc => ({ ...RUN, clocks });
+
+  it('keeps the looks of both at one load, which came out when the first of them says so', () => {
+    const here = { ...CLOCK, looks: [{ at: 5, result: 'not yet' as const }], endedAt: 12 };
+    const there = { ...CLOCK, looks: [{ at: 8, result: 'nearly' as const }], endedAt: 9 };
+    const [clock] = takeTurns(of(here), of(there)).clocks;
+    expect(clock?.looks.map(({ at }) => at)).toEqual([5, 8]);
+    expect(clock?.endedAt).toBe(9);
+    expect(takeTurns(of({ ...CLOCK, endedAt: 9 }), of(CLOCK)).clocks[0]?.endedAt).toBe(9);
+  });
+
+  it('is the same whoever takes whose, in whichever order three come together, and takes nothing twice', () => {
+    const looks = fc
+      .uniqueArray(fc.integer({ min: 2, max: 40 }), { maxLength: 4 })
+      .map((all) => all.sort((a, b) => a - b).map((at) => ({ at, result: 'not yet' as const })));
+    const clock = fc
+      .record({
+        id: fc.constantFrom('c', 'd'),
+        looks,
+        endedAt: fc.option(fc.integer({ min: 50, max: 60 })),
+      })
+      .map((over) => ({ ...CLOCK, ...over }));
+    const some = fc
+      .tuple(log, fc.uniqueArray(clock, { maxLength: 2, selector: ({ id }) => id }))
+      .map(([events, clocks]): RunDoc => ({ ...with_(events), clocks }));
+    fc.assert(
+      fc.property(some, some, some, (a, b, c) => {
+        const told = ({ log: events = [], clocks }: RunDoc) => ({ events, clocks });
+        expect(told(takeTurns(a, b))).toEqual(told(takeTurns(b, a)));
+        expect(told(takeTurns(takeTurns(a, b), c))).toEqual(told(takeTurns(a, takeTurns(b, c))));
+        expect(told(takeTurns(takeTurns(a, b), b))).toEqual(told(takeTurns(a, b)));
+      }),
+    );
   });
 });

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import type { Evidence } from '../model/evidence';
 import { chanceOf } from '../schedule/solver';
 import { learn, TENTH, type Learned } from './learner';
-import { meetBounds, meetMeasure, phi } from './meet';
+import { phi } from '../numeric/normal';
+import { meetBounds, meetMeasure } from './meet';
 
 const DAY = 86_400_000;
 const T0 = Date.UTC(2026, 8, 1);

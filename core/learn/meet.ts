@@ -1,3 +1,5 @@
+import { phi } from '../numeric/normal';
+
 /** What is believed of one number. */
 export interface Normal {
   readonly mean: number;
@@ -37,18 +39,6 @@ export function meetMeasure(before: Normal, at: number, noise: number, slip: Sli
   // So far off that neither can be told: nothing is learned of it.
   if (!(all > 0)) return before;
   return mixed(measured(before, at, noise), measured(before, at, slip.noise), slipped / all);
-}
-
-/** Distribution function of the standard normal. Abramowitz and Stegun 7.1.26 by way of the error function: to 1e-7. */
-export function phi(x: number): number {
-  const z = Math.abs(x) / Math.SQRT2;
-  const t = 1 / (1 + 0.3275911 * z);
-  const erf =
-    1 -
-    t *
-      Math.exp(-z * z) *
-      (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
-  return x >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
 }
 
 /** Points of the sum over a belief, and how far they reach to both sides, in standard deviations. */

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { loadOf } from '../../core/bench/standing';
 import type { RunDoc } from '../../core/model/documents';
 import { counted as countedEvents } from '../../core/bench/log';
+import { lastActOf } from '../../core/bench/lastAct';
 import { begin, finish, stepBack, tell } from '../../state/bench';
 import { takeInHand, useBenchLook, type BenchView } from '../../state/benchView';
 import { onTheWall } from '../../state/clock';
@@ -141,7 +142,7 @@ function Idle({ run, view }: { readonly run: RunDoc; readonly view: BenchView })
           ? `${first ? `“${first.label}” has to be ready first. ` : ''}Then: ${then.chore.label}, about ${hourText(then.at, view.now)}.`
           : 'Every step has been told. Close the run, and it stands in the logbook.'}
       </Body>
-      {countedEvents(run.log ?? []).length > 0 ? (
+      {lastActOf(run) ? (
         <QuietAction title="A step back" icon="undo" onPress={() => stepBack(run)} />
       ) : null}
     </Card>
@@ -153,7 +154,7 @@ function StepActions({ run, whole, view }: Of & { readonly view: BenchView }) {
   if (!inHand) return null;
   const plan = whole.lines.find((one) => one.planned && inHand.lineIds.includes(one.line.id));
   const [lineId] = inHand.lineIds;
-  const told = countedEvents(run.log ?? []).length > 0;
+  const told = lastActOf(run) !== null;
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
       {plan?.planned ? <Rescue run={run} plan={plan} stem={stemOf(inHand)} /> : null}

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { dayOfRun } from '.';
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoDay, demoRuns } from '../../../demo';
-import { planWhole } from '../../plan';
+import { planWhole, type LinePlan, type RunPlan } from '../../plan';
 import { someFile } from '../../plan/test-utils/runs';
 
 /** Days of any run that can be kept; `ANY_DAYS=5000` looks at as many, as `npm run torture` does. */
@@ -23,7 +23,7 @@ describe('the day of any run that can be kept', () => {
       }),
       { numRuns: DAYS, endOnFailure: true },
     );
-  }, 600_000);
+  }, 3_600_000);
 
   it('is no search of minutes where it is more than a day’s work', () => {
     const [run] = demoRuns(demoDay('2026-11-25T08:00'));
@@ -32,5 +32,24 @@ describe('the day of any run that can be kept', () => {
     const whole = planWhole({ run: { ...run, lines }, kitchen: DEMO_KITCHEN, formulas: DEMO_FORMULAS });
     const day = dayOfRun({ whole, readyAt: run.readyAt, kitchen: DEMO_KITCHEN }, { tries: 2, days: 10 });
     expect(day).toMatchObject({ chores: [], blockedBy: 'too much' });
+  });
+
+  it('is told to be too much where a tin of one well would go in a hundred thousand times', () => {
+    const [run] = demoRuns(demoDay('2026-11-25T08:00'));
+    const [line] = run?.lines ?? [];
+    if (!run || !line) throw new Error('the demo has a run with a line');
+    const whole = planWhole({
+      run: { ...run, lines: [line] },
+      kitchen: DEMO_KITCHEN,
+      formulas: DEMO_FORMULAS,
+    });
+    const [plan] = whole.lines;
+    if (!plan?.planned) throw new Error('the line can be planned');
+    const sizes = Array.from({ length: 300_000 }, () => 1);
+    const lines = [Object.assign(Object.create(plan) as LinePlan, { loads: { ...plan.loads, sizes } })];
+    const many: RunPlan = { ...whole, lines };
+    expect(dayOfRun({ whole: many, readyAt: run.readyAt, kitchen: DEMO_KITCHEN })?.blockedBy).toBe(
+      'too much',
+    );
   });
 });

@@ -127,6 +127,8 @@ export function* dayInSteps(
 ): Generator<number, RunDay | null, void> {
   const { kitchen, beside = [], changes, known } = question;
   const own: AskedRun = { ...question, id: question.id ?? '' };
+  if ([own, ...beside].some(({ whole }) => loadsIn(whole) > MOST_CHORES))
+    return emptyDay({ lacking: [], things: [] }, 'too much');
   const stood = known && standing(question, own, known.day);
   if (known?.same && stood) return ended(question, stood, effort);
   const plain = together(own, beside, kitchen, changes);
@@ -306,7 +308,14 @@ function posedAt({ kitchen, changes }: DayQuestion, work: Together, inHandS: num
   });
 }
 
-const emptyDay = ({ lacking, things }: Posed, blocked: Blocked | null = null): RunDay => ({
+/** Loads and rounds of all lines: each of them is a chore at the least. */
+const loadsIn = ({ lines }: AskedRun['whole']): number =>
+  lines.reduce((sum, line) => sum + (line.planned ? line.loads.sizes.length : 0), 0);
+
+const emptyDay = (
+  { lacking, things }: Pick<Posed, 'lacking' | 'things'>,
+  blocked: Blocked | null = null,
+): RunDay => ({
   chores: [],
   beside: [],
   turns: [],
