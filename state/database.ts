@@ -16,8 +16,14 @@ const LETTERS_A_MS = 1000;
 /** What a read may have before it: a store of years. */
 const READ_MS = 12_000;
 
-/** Keys, and beside each what stands under it. */
-type Found = readonly [readonly unknown[], readonly unknown[]];
+/** Keys, and beside each what stands under it; and keys whose texts were left for later. */
+type Found = readonly [readonly unknown[], readonly unknown[], (readonly unknown[])?];
+
+/** Texts by key, and keys that were not read yet. */
+export interface ReadAhead {
+  readonly texts: Record<string, string>;
+  readonly later: readonly string[];
+}
 
 /** Stands before what was found under a key and is no text: something else than this app put it there. */
 export const NOT_TEXT = '\u0000no text: ';
@@ -69,12 +75,29 @@ export class Database {
    * All texts as the served page read them before any script had come, once; null where it did not. Whoever takes them has
    * heard of every change since by the page's channel.
    */
-  async readByPage(): Promise<Record<string, string> | null> {
+  async readByPage(): Promise<ReadAhead | null> {
     const page = globalThis as { carnelianTexts?: Promise<Found> | null };
     const texts = page.carnelianTexts;
     page.carnelianTexts = null;
     if (!texts) return null;
-    return this.inTime(texts).then(byKey, () => null);
+    return this.inTime(texts).then(
+      (found) => ({ texts: byKey(found), later: (found[2] ?? []).map(String) }),
+      () => null,
+    );
+  }
+
+  /** Texts of some keys; those that stand no more are left out. */
+  readSome(keys: readonly string[]): Promise<Record<string, string>> {
+    return this.inTime(
+      this.trying(async (db) => {
+        const tx = db.transaction(STORE, 'readonly');
+        const values = await Promise.all(keys.map((key) => tx.store.get(key) as Promise<unknown>));
+        await tx.done;
+        const there = keys.flatMap((key, i) => (values[i] === undefined ? [] : [i]));
+        return byKey([there.map((i) => keys[i]), there.map((i) => values[i])]);
+      }),
+      READ_MS,
+    );
   }
 
   /** All of it or nothing: one transaction, in which other windows wait. */

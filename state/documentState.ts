@@ -24,6 +24,8 @@ export type Crossing = Crossed & { readonly id: number };
 export interface DocumentState {
   /** Whether the documents are in. */
   readonly ready: boolean;
+  /** All documents are in, closed runs too; before that whoever needs them asks by `whenWhole`. */
+  readonly whole: boolean;
   /** Why nothing could be read yet: nothing is changed until it could. */
   readonly unread: Refusal | null;
   readonly docs: Docs;
@@ -44,6 +46,8 @@ export interface DocumentState {
   readonly older: readonly unknown[];
   /** @param past of the demo kitchen, asked for where the demo is laid out */
   readonly hydrate: (now: string, past?: () => Promise<Past | null>) => Promise<void>;
+  /** Reads the closed runs now, where they are not in yet. */
+  readonly askWhole: () => void;
   /** Writes documents as one step that can be undone. The label says what was done: "Count 36". */
   readonly change: (label: string, change: Change) => void;
   readonly undo: () => void;

@@ -16,6 +16,8 @@ import {
   type Step,
 } from './landing';
 import { KITCHEN_KEY, applied, exchange, inverse, keyOf, type Change, type Docs } from './docs';
+import { indexClosed } from './closedIndex';
+import { readLater } from './laterRuns';
 import { newStepId, oldSteps, readStep, readSteps, readText, type UndoStep } from './reading';
 import { readSeals, sealSoon, sumOf } from './seals';
 import type { DocStorage, Elsewhere } from './storage';
@@ -40,6 +42,8 @@ const sealedText = (text: string) => ({ ok: true as const, doc: JSON.parse(text)
 const RETRIES_MS = [400, 1000, 2000, 3000];
 /** How often it is looked whether a document that was put back is kept, before its old text is left where it is. */
 const PUT_BACK_TRIES = 20;
+/** Closed runs that nobody asks for are read so long after the rest, ms: the first picture and its scripts come before. */
+const LATER_MS = 4000;
 const pause = (ms: number) => new Promise<void>((done) => setTimeout(done, ms));
 
 /** The store of all documents over some storage. Writing follows every change; reading happens once. */
@@ -273,9 +277,45 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       const aside = [...before, ...(await setAside(odd))];
       // The kitchen is what all plans stand on: without one, an empty one is laid beside whatever was found.
       const whole = docs[KITCHEN_KEY] ? docs : { ...docs, [KITCHEN_KEY]: EMPTY_KITCHEN };
+      const { later } = found;
       set({ ready: true, unread: null, docs: whole, undoable, aside, older, drafts: found.drafts });
+      if (later.length === 0) allIn();
+      else {
+        rest = later;
+        setTimeout(() => get().askWhole(), LATER_MS);
+      }
       if (!atOnce) setTimeout(() => earlierSteps(found.steps), 0);
       sealSoon(Object.fromEntries(Object.entries(documents).filter((one) => !isSealed(one))), doubted);
+    };
+
+    /** Closed runs that are not read yet, and that nobody has asked for. */
+    let rest: readonly string[] = [];
+    const allIn = () => {
+      set({ whole: true });
+      indexClosed(get().docs);
+    };
+
+    /** Closed runs, after the first picture: what this window heard of or changed meanwhile stands as it is. */
+    const readRest = async (keys: readonly string[]) => {
+      for (let tries = 0; !get().whole; tries += 1) {
+        try {
+          const came = await readLater(storage, keys);
+          const mine = (key: string) => key in get().docs || key in counts || onItsWay(key);
+          const fresh = Object.entries(came.docs).filter(([key]) => !mine(key));
+          for (const [key, doc] of fresh) known[key] = doc;
+          const aside = await setAside(came.odd.filter(({ from }) => !mine(from)));
+          set({
+            docs: { ...get().docs, ...Object.fromEntries(fresh) },
+            aside: [...get().aside, ...aside],
+            older: [...get().older, ...came.older],
+            ...(came.newer ? { newer: true } : {}),
+          });
+          sealSoon(came.unsealed, doubted);
+          allIn();
+        } catch {
+          await pause(RETRIES_MS[Math.min(tries, RETRIES_MS.length - 1)] ?? 0);
+        }
+      }
     };
 
     /** Puts the steps that were kept before those that were made or heard of meanwhile. */
@@ -308,6 +348,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
 
     return {
       ready: false,
+      whole: false,
       unread: null,
       docs: {},
       undoable: [],
@@ -331,6 +372,12 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
             await pause(RETRIES_MS[Math.min(tries, RETRIES_MS.length - 1)] ?? 0);
           }
         }
+      },
+
+      askWhole() {
+        const keys = rest;
+        rest = [];
+        if (keys.length > 0) void readRest(keys);
       },
 
       change(label, change) {

@@ -294,9 +294,11 @@ export interface Found {
   /** What was being typed, by field. */
   readonly drafts: Readonly<Record<string, string>>;
   readonly laid: boolean;
+  /** Keys of documents that are read later: closed runs, by their index. */
+  readonly later: readonly string[];
 }
 
-export function tellApart(held: Readonly<Record<string, string>>): Found {
+export function tellApart(held: Readonly<Record<string, string>>): Omit<Found, 'later'> {
   const documents: Record<string, string> = {};
   const aside: Record<string, { from: string; text: string }> = {};
   const steps: [string, string][] = [];

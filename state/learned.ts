@@ -3,7 +3,7 @@ import type { Lesson } from '../core/learn';
 import { withBelief } from '../core/param';
 import { kitchenIn, runIn, runsIn, runKey, KITCHEN_KEY, type Docs } from './documents';
 import { fileOf, usePlanner } from './plans';
-import { change, useDocuments } from './store';
+import { change, onceWhole, useDocuments } from './store';
 import { localNow } from './time';
 
 /** The kitchen as its closed runs teach it, with one run as it is to be, or without it; the kitchen itself where the planner is not in yet. */
@@ -25,6 +25,10 @@ export function closeRun(
   closed: Closed,
   first: (run: RunDoc) => RunDoc = (run) => run,
 ): void {
+  onceWhole(() => close(label, runId, closed, first));
+}
+
+function close(label: string, runId: string, closed: Closed, first: (run: RunDoc) => RunDoc): void {
   const { docs } = useDocuments.getState();
   const found = runIn(docs, runId);
   const { planner } = usePlanner.getState();
@@ -58,13 +62,14 @@ export function takeLesson(runId: string, { evidence, words }: Lesson, taken: Ev
 }
 
 /** What a thing was learned is let go: a new oven of the same name, another flour. Outcomes from now on count. */
-export function startAfresh(label: string, param: string, of: string): void {
-  const { docs } = useDocuments.getState();
-  const kitchen = kitchenIn(docs);
-  const now = Date.now();
-  const anew = { ...kitchen.anew, [`${param}@${of}`]: now };
-  change(`${label}: afresh`, { [KITCHEN_KEY]: taught(docs, null, { ...kitchen, anew }, now) });
-}
+export const startAfresh = (label: string, param: string, of: string): void =>
+  onceWhole(() => {
+    const { docs } = useDocuments.getState();
+    const kitchen = kitchenIn(docs);
+    const now = Date.now();
+    const anew = { ...kitchen.anew, [`${param}@${of}`]: now };
+    change(`${label}: afresh`, { [KITCHEN_KEY]: taught(docs, null, { ...kitchen, anew }, now) });
+  });
 
 /** The lessons of a closed run; null while the planner is not in. */
 export function lessonsFor(
@@ -88,12 +93,13 @@ export function withSaid(
 }
 
 /** What was said of a thing by hand is taken back, or said. */
-export function sayOfThing(label: string, param: string, of: string, mean: number | null): void {
-  const kitchen = kitchenIn(useDocuments.getState().docs);
-  const belief =
-    mean === null ? null : { mean, spread: 0, seen: 1, since: localNow(Date.now()).slice(0, 10) };
-  change(label, { [KITCHEN_KEY]: withSaid(kitchen, param, of, belief) });
-}
+export const sayOfThing = (label: string, param: string, of: string, mean: number | null): void =>
+  onceWhole(() => {
+    const kitchen = kitchenIn(useDocuments.getState().docs);
+    const belief =
+      mean === null ? null : { mean, spread: 0, seen: 1, since: localNow(Date.now()).slice(0, 10) };
+    change(label, { [KITCHEN_KEY]: withSaid(kitchen, param, of, belief) });
+  });
 
 /** One outcome of one batch counts, or is left out. */
 export function countOutcome(label: string, runId: string, evidenceId: string, counts: boolean): void {
@@ -111,11 +117,12 @@ export function countOutcome(label: string, runId: string, evidenceId: string, c
 }
 
 /** Takes a run out, and with a closed one what it taught. */
-export function takeOutRun({ id, name, closed }: RunDoc): void {
-  const { docs } = useDocuments.getState();
-  const any = (closed?.evidence ?? []).length > 0;
-  change(`Take out ${name}`, {
-    [runKey(id)]: null,
-    ...(any ? { [KITCHEN_KEY]: taught(docs, null, kitchenIn(docs), Date.now(), id) } : {}),
+export const takeOutRun = ({ id, name, closed }: RunDoc): void =>
+  onceWhole(() => {
+    const { docs } = useDocuments.getState();
+    const any = (closed?.evidence ?? []).length > 0;
+    change(`Take out ${name}`, {
+      [runKey(id)]: null,
+      ...(any ? { [KITCHEN_KEY]: taught(docs, null, kitchenIn(docs), Date.now(), id) } : {}),
+    });
   });
-}

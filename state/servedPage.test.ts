@@ -99,6 +99,34 @@ describe('what the served page reads ahead', () => {
     expect((await browserStorage().read()).documents).toEqual({ 'formula/mine': NOTE('a') });
   });
 
+  it('leaves closed runs for later, which come whole when they are asked for', async () => {
+    const texts = {
+      'formula/a': NOTE('a'),
+      'run/closed-1': NOTE('b'),
+      'run/closed-2': NOTE('c'),
+      'run/open': NOTE('d'),
+      'run/zz-closed': NOTE('e'),
+    };
+    await browserStorage().layOut(texts);
+    const closed = ['run/closed-1', 'run/closed-2', 'run/zz-closed', 'run/of-another-day'];
+    localStorage.setItem('carnelian-closed', JSON.stringify(closed));
+    openPage();
+    const storage = browserStorage();
+    const { documents, later } = await storage.read();
+    expect(documents).toEqual({ 'formula/a': texts['formula/a'], 'run/open': texts['run/open'] });
+    expect([...later].sort()).toEqual(closed.slice(0, 3));
+    expect({ ...documents, ...(await storage.readLater(later)) }).toEqual(texts);
+  });
+
+  it('reads all of it where the index says nothing that can be read', async () => {
+    await browserStorage().layOut({ 'run/closed': NOTE('a') });
+    localStorage.setItem('carnelian-closed', '{');
+    openPage();
+    const found = await browserStorage().read();
+    expect(found.documents).toEqual({ 'run/closed': NOTE('a') });
+    expect(found.later).toEqual([]);
+  });
+
   it('finds nothing on a first visit', async () => {
     openPage();
     expect((await browserStorage().read()).documents).toEqual({});

@@ -12,7 +12,7 @@ import { thinnedOut } from '../core/exchange/thinning';
 import { type Change, type Docs, keyOf } from './documents';
 import { rawEntries } from './storage';
 import { dropSnapshots, keepSnapshot, snapshotKeys, weighSnapshots, snapshotParts } from './snapshotStore';
-import { useDocuments } from './store';
+import { onceWhole, useDocuments, whenWhole } from './store';
 import { localNow } from './time';
 
 export { snapshotParts } from './snapshotStore';
@@ -108,11 +108,16 @@ async function keep(
 }
 
 /** Keeps all that is there now. */
-export const keepNow = (why: SnapshotReason, spared: string | null = null): Promise<void> =>
-  keep(Object.values(useDocuments.getState().docs), why, Date.now(), spared);
+export function keepNow(why: SnapshotReason, spared: string | null = null): Promise<void> {
+  const { whole, docs } = useDocuments.getState();
+  // Taken at once, before whatever is about to replace it.
+  if (whole) return keep(Object.values(docs), why, Date.now(), spared);
+  return whenWhole().then(() => keepNow(why, spared));
+}
 
 /** Once a day; and what an update is about to write anew, as it stood before. */
 export async function keepDaily(): Promise<void> {
+  await whenWhole();
   const now = Date.now();
   const { older } = useDocuments.getState();
   if (older.length > 0) await keep(older, 'before an update', now);
@@ -130,13 +135,14 @@ export async function loadSnapshot(key: string): Promise<Snapshot | null> {
 }
 
 /** Everything as it stood then: what has come since goes. One step that can be undone. */
-export function goBackTo({ at, docs }: Snapshot, key: string | null = null): void {
-  void keepNow('before going back', key);
-  const { docs: now, change } = useDocuments.getState();
-  const gone: Change = Object.fromEntries(Object.keys(now).map((key) => [key, null]));
-  const then: Docs = Object.fromEntries(docs.map((doc) => [keyOf(doc), doc]));
-  change(`Back to ${at.replace('T', ' ')}`, { ...gone, ...then });
-}
+export const goBackTo = ({ at, docs }: Snapshot, key: string | null = null): void =>
+  onceWhole(() => {
+    void keepNow('before going back', key);
+    const { docs: now, change } = useDocuments.getState();
+    const gone: Change = Object.fromEntries(Object.keys(now).map((one) => [one, null]));
+    const then: Docs = Object.fromEntries(docs.map((doc) => [keyOf(doc), doc]));
+    change(`Back to ${at.replace('T', ' ')}`, { ...gone, ...then });
+  });
 
 /** What is there is kept first; a browser that cannot is not waited for. */
 const keptFirst = (why: SnapshotReason): Promise<unknown> =>
@@ -144,17 +150,21 @@ const keptFirst = (why: SnapshotReason): Promise<unknown> =>
 const KEPT_WITHIN_MS = 3000;
 
 export async function startEmpty(): Promise<void> {
+  await whenWhole();
   await keptFirst('before starting empty');
   useDocuments.getState().startEmpty();
 }
 
 export async function loadDemo(now: number): Promise<void> {
+  await whenWhole();
   await keptFirst('before the demo');
   useDocuments.getState().loadDemo(localNow(now), await demoPast(localNow(now)));
 }
 
 /** All documents as they stand in this window, as the pieces of a file that can be brought in again, whatever its size. */
-export function everythingParts(): string[] {
+export async function everythingParts(): Promise<string[]> {
+  // Where closed runs cannot be read at all, what there is is better than nothing.
+  await Promise.race([whenWhole(), new Promise((done) => setTimeout(done, KEPT_WITHIN_MS))]);
   const docs = Object.values(useDocuments.getState().docs);
   const [head = '', tail = ''] = snapshotText([], 'by hand', localNow(Date.now())).split('[]');
   return [`${head}[`, ...docs.map((doc, i) => `${i > 0 ? ',' : ''}${JSON.stringify(doc)}`), `]${tail}`];

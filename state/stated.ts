@@ -2,7 +2,7 @@ import type { Figure } from '../core/figure';
 import { measure } from '../core/line/edit';
 import { KITCHEN_KEY, kitchenIn, runIn } from './documents';
 import { withSaid } from './learned';
-import { change, changeRun, editLine, keptOf, SHARED, useDocuments } from './store';
+import { change, changeRun, editLine, keptOf, SHARED, onceWhole, useDocuments } from './store';
 
 /** Puts a measured value in a figure's place in this run, or takes it back with null. */
 export function stateFigure(runId: string, lineId: string, figure: Figure, value: number | null): void {
@@ -34,9 +34,11 @@ export function keepFigure(
   since: string | null,
 ): void {
   if (!known) return;
-  const kitchen = kitchenIn(useDocuments.getState().docs);
-  const belief = value === null ? null : { mean: value, spread: 0, seen: 1, since };
-  change(value === null ? `${label} as usual` : `${label} always`, {
-    [KITCHEN_KEY]: withSaid(kitchen, known.param, of, belief),
+  onceWhole(() => {
+    const kitchen = kitchenIn(useDocuments.getState().docs);
+    const belief = value === null ? null : { mean: value, spread: 0, seen: 1, since };
+    change(value === null ? `${label} as usual` : `${label} always`, {
+      [KITCHEN_KEY]: withSaid(kitchen, known.param, of, belief),
+    });
   });
 }

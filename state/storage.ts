@@ -28,6 +28,8 @@ export interface DocStorage {
   readonly window: string;
   /** All that is kept, with what windows that are gone left on its way put in. */
   readonly read: () => Promise<Found>;
+  /** Texts that were left for later, by key; those that stand no more are left out. */
+  readonly readLater: (keys: readonly string[]) => Promise<Readonly<Record<string, string>>>;
   /** Whether something was kept here once, as far as the browser still knows. */
   readonly wasKept: () => boolean;
   /** Lays texts into a store that has none; false where there are some after all. */
@@ -83,10 +85,12 @@ export function browserStorage(): DocStorage {
         for (const one of commits) await commit(one);
         writeAhead(gone, []);
       }
-      const found = tellApart((changed ? null : await byPage) ?? (await db.readAll()));
+      const ahead = changed ? null : await byPage;
+      const found = { ...tellApart(ahead?.texts ?? (await db.readAll())), later: ahead?.later ?? [] };
       if (found.laid) remember();
       return found;
     },
+    readLater: (keys) => db.readSome(keys),
     wasKept: () => {
       try {
         return localStorage.getItem(KEPT) !== null;

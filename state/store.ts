@@ -16,6 +16,25 @@ export const SHARED = 'shared';
 export const storage = browserStorage();
 export const useDocuments = createDocumentStore(storage);
 
+/** Once all documents are in, closed runs too, which are asked for: at once where they are. */
+export const whenWhole = (): Promise<void> =>
+  useDocuments.getState().whole
+    ? Promise.resolve()
+    : new Promise((done) => {
+        useDocuments.getState().askWhole();
+        const stop = useDocuments.subscribe(({ whole }) => {
+          if (!whole) return;
+          stop();
+          done();
+        });
+      });
+
+/** Does something that needs all documents: now, or as soon as they are in. */
+export function onceWhole(does: () => void): void {
+  if (useDocuments.getState().whole) does();
+  else void whenWhole().then(does);
+}
+
 /** Begins to read what this browser keeps; where there is nothing yet, the demo is laid out for now. */
 export const readDocuments = (): Promise<void> => {
   const now = localNow(Date.now());

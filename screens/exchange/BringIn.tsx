@@ -1,6 +1,7 @@
 import { Suspense, useEffect, useState } from 'react';
 import { useScreen } from '../../state/store';
 import { Sheet } from '../../ui/sheet';
+import { Whole } from '../shell/Whole';
 import { Small } from '../../ui/text';
 import { later } from '../later';
 import { isLarge, textOf } from './textOf';
@@ -38,14 +39,16 @@ export function BringIn() {
     <Sheet broad title="Bring in" visible={open} onClose={() => setOpen(false)}>
       {open ? (
         <Suspense fallback={<Small>One moment.</Small>}>
-          <BringForm
-            key={dropped instanceof File ? dropped.name : (dropped ?? '')}
-            start={dropped}
-            onDone={() => {
-              setDropped(null);
-              setOpen(false);
-            }}
-          />
+          <Whole>
+            <BringForm
+              key={dropped instanceof File ? dropped.name : (dropped ?? '')}
+              start={dropped}
+              onDone={() => {
+                setDropped(null);
+                setOpen(false);
+              }}
+            />
+          </Whole>
         </Suspense>
       ) : null}
     </Sheet>

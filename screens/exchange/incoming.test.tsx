@@ -20,15 +20,15 @@ const bringIn = (text: string) => {
 beforeEach(layOutDemo);
 
 describe('a file of everything', () => {
-  it('says that nothing would change where all is there', () => {
-    bringIn(everythingParts().join(''));
+  it('says that nothing would change where all is there', async () => {
+    bringIn((await everythingParts()).join(''));
     expect(screen.getByText('Nothing would change.')).toBeTruthy();
     expect(screen.getByText(/documents the same already\.$/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: /^Bring in / })).toBeNull();
   });
 
-  it('shows what is new and what differs before anything changes, and comes in as one step', () => {
-    const file = everythingParts().join('');
+  it('shows what is new and what differs before anything changes, and comes in as one step', async () => {
+    const file = (await everythingParts()).join('');
     act(() => {
       useDocuments.getState().change('Other', {
         [`run/${RUN}`]: { ...run(RUN), name: 'Renamed here' },
@@ -47,8 +47,8 @@ describe('a file of everything', () => {
     expect(run('run-lantern-makers-tea')).toBeUndefined();
   });
 
-  it('leaves what somebody wants as it is here', () => {
-    const file = everythingParts().join('');
+  it('leaves what somebody wants as it is here', async () => {
+    const file = (await everythingParts()).join('');
     act(() => {
       useDocuments.getState().change('Other', { [`run/${RUN}`]: { ...run(RUN), name: 'Renamed here' } });
     });

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { BandTabs } from '../../ui/bandTabs';
+import { Whole } from '../shell/Whole';
 import { Screen } from '../../ui/screen';
 
 export const LOGBOOK_VIEWS = [
@@ -36,7 +37,7 @@ export function LogbookFrame({
       }
       foot={foot}
     >
-      {children}
+      <Whole>{children}</Whole>
     </Screen>
   );
 }

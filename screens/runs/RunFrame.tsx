@@ -4,6 +4,7 @@ import { View, useWindowDimensions } from 'react-native';
 import type { LinePlan, Unplanned } from '../../core/plan';
 import { useNow } from '../../state/clock';
 import { useRun, type OpenRun } from '../../state/plans';
+import { useDocuments } from '../../state/store';
 import { awayText, whenText } from '../../state/time';
 import { MainAction } from '../../ui/actions';
 import { BandTabs } from '../../ui/bandTabs';
@@ -13,6 +14,7 @@ import { Screen } from '../../ui/screen';
 import { Strata } from '../../ui/strata';
 import { Small } from '../../ui/text';
 import { EXTRA_WIDE, WIDE } from '../../ui/theme';
+import { Whole } from '../shell/Whole';
 import { LineCut } from './LineCut';
 import { LineTabs } from './LineTabs';
 import { RunList } from './RunList';
@@ -33,10 +35,18 @@ interface RunFrameProps {
 /** A run at one of its stages: title, stages, the work, and on a wide screen the runs and the cut at its sides. */
 export function RunFrame({ id, stage, foot, children, ofLine = false, broad = false }: RunFrameProps) {
   const view = useRun(id);
+  const everything = useDocuments((state) => state.whole);
   const now = useNow(60_000);
   const router = useRouter();
   const { width } = useWindowDimensions();
   const toRuns = () => router.navigate('/');
+  if (view.state === 'missing' && !everything) {
+    return (
+      <Screen title="" onBack={toRuns}>
+        <Whole>{null}</Whole>
+      </Screen>
+    );
+  }
   if (view.state === 'missing') {
     return (
       <Screen title="No such run" onBack={toRuns} foot={<MainAction title="To the runs" onPress={toRuns} />}>

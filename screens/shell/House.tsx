@@ -15,6 +15,9 @@ import { SaveEverything } from './SaveFault';
 import { Shell } from './Shell';
 import { Unread } from './Unread';
 
+/** What stands is kept for the day so long after the first picture, ms: it needs all documents. */
+const DAILY_AFTER_MS = 4000;
+
 /**
  * Theme, documents and frame round every screen. Until the documents are in, the page shows what it was served with:
  * the places, and the next thing to do as it was last known.
@@ -30,7 +33,7 @@ export function House({ children }: { readonly children: ReactNode }) {
       loadPlanner(async () => (await loadLater()).planning)
         .catch(() => setMissing(true))
         .finally(() => {
-          void keepDaily();
+          setTimeout(() => void keepDaily(), DAILY_AFTER_MS);
           void keepForOffline();
           void meetServer();
           // Asked for, and nothing more: a browser that does not promise it keeps the documents as well as it can.

@@ -123,7 +123,9 @@ export function SaveEverything({ packed = false }: { readonly packed?: boolean }
   return (
     <QuietAction
       title={packed ? 'Save everything compressed' : 'Save everything as a file'}
-      onPress={() => void saveParts('kitchen-and-runs.json', everythingParts(), packed)}
+      onPress={() =>
+        void everythingParts().then((parts) => saveParts('kitchen-and-runs.json', parts, packed))
+      }
     />
   );
 }

@@ -2,6 +2,7 @@ import { dayOfRun, workOf } from '.';
 import type { AllergenKind } from '../../model/kinds';
 import type { Line } from '../../model/documents';
 import { CUBE, CUPCAKE, EVENING, MUG, POP, whole } from '../../plan/test-utils/lines';
+import { promisedFirst } from './promised';
 import { stemOf } from '../../process/stages';
 
 const nuts: AllergenKind[] = ['nuts', 'peanut'];
@@ -96,5 +97,35 @@ describe('what is promised free of something', () => {
     const first = topped.flatMap(({ detail }) => Number(/^First the (\d+)/.exec(detail)?.[1] ?? 0));
     expect(first.reduce((sum, one) => sum + one, 0)).toBe(14);
     expect(said.length).toBeGreaterThan(0);
+  });
+
+  it('never waits for a line that needs it itself, through whatever it is part of', () => {
+    const lines = [free, nutty];
+    const plans = whole(lines).lines.flatMap((line) => (line.planned ? [line] : []));
+    const packed = plans.map((plan) => ({
+      plan,
+      lineId: plan.line.id,
+      packId: `${plan.line.id}/pack`,
+    }));
+    const [sample] = workOf(whole(lines), kitchen).filter(({ kind }) => kind === 'hands');
+    if (!sample) throw new Error('there is work');
+    const chore = (id: string, lineIds: string[], ...after: string[]) => ({
+      ...sample,
+      id,
+      lineIds,
+      after: after.map((one) => ({ chore: one, leastS: 0, mostS: null })),
+    });
+    // A syrup that is told to be for the nutty line alone goes into what both are spread with.
+    const chores = [
+      chore('syrup', ['nutty']),
+      chore('spread', ['free', 'nutty'], 'syrup'),
+      chore('free/pack', ['free'], 'spread'),
+      chore('nutty/mix', ['nutty']),
+    ];
+    const after = new Map(
+      promisedFirst(chores, packed, () => false).map((one) => [one.id, one.after.map((gap) => gap.chore)]),
+    );
+    expect(after.get('syrup')).toEqual([]);
+    expect(after.get('nutty/mix')).toEqual(['free/pack']);
   });
 });

@@ -25,14 +25,33 @@ export function promisedFirst(
 ): Chore[] {
   const waits = waitsOf(packed, sameDay);
   if (waits.size === 0) return [...chores];
+  const gapsOf = new Map(chores.map(({ id, after }) => [id, after]));
   return chores.map((chore) => {
     // What both need, what only stands about, and what is made on a day before go on as they would.
     if (chore.kind !== 'hands' || madeAhead(chore)) return chore;
     const each = chore.lineIds.map((id) => waits.get(id) ?? new Set<string>());
-    const after = [...(each[0] ?? [])].filter((pack) => each.every((packs) => packs.has(pack)));
+    // What a line needs that is packed first is made before it, whomever else it is made for.
+    const after = [...(each[0] ?? [])].filter(
+      (pack) => each.every((packs) => packs.has(pack)) && !comesAfter(gapsOf, pack, chore.id),
+    );
+    if (after.length === 0) return chore;
     const gaps = after.map((pack): ChoreGap => ({ chore: pack, leastS: 0, mostS: null }));
-    return gaps.length === 0 ? chore : { ...chore, after: [...chore.after, ...gaps] };
+    gapsOf.set(chore.id, [...chore.after, ...gaps]);
+    return { ...chore, after: [...chore.after, ...gaps] };
   });
+}
+
+/** Whether a chore comes after another, near or far, by the gaps as they stand. */
+function comesAfter(after: ReadonlyMap<string, readonly ChoreGap[]>, id: string, other: string): boolean {
+  const seen = new Set<string>();
+  const open = [id];
+  for (let at = open.pop(); at !== undefined; at = open.pop()) {
+    if (at === other) return true;
+    if (seen.has(at)) continue;
+    seen.add(at);
+    open.push(...(after.get(at) ?? []).map(({ chore }) => chore));
+  }
+  return false;
 }
 
 /** By line, the chores that pack what it has to wait for. No line waits for itself, near or far. */

@@ -1,0 +1,50 @@
+import type { AnyDoc } from '../core/model/documents';
+import { isNewerText } from './landing';
+import { readText } from './reading';
+import { readSeals, sumOf } from './seals';
+import type { DocStorage } from './storage';
+
+/** So many documents at a stretch: between stretches the page answers. */
+const AT_A_STRETCH = 200;
+const breath = () => new Promise<void>((done) => setTimeout(done, 0));
+
+/** What came of documents that were read later. */
+export interface ReadLater {
+  readonly docs: Readonly<Record<string, AnyDoc>>;
+  /** By key, texts that are no documents, with what is wrong. */
+  readonly odd: readonly { readonly from: string; readonly text: string; readonly fault: string }[];
+  /** Documents of an older version, as they were kept. */
+  readonly older: readonly unknown[];
+  /** Texts that have to be sealed. */
+  readonly unsealed: Readonly<Record<string, string>>;
+  /** Texts of a newer version are among them. */
+  readonly newer: boolean;
+}
+
+/** Reads documents in stretches, none of which is long enough to be noticed. */
+export async function readLater(storage: DocStorage, keys: readonly string[]): Promise<ReadLater> {
+  const seals = readSeals();
+  const docs: Record<string, AnyDoc> = {};
+  const odd: { from: string; text: string; fault: string }[] = [];
+  const older: unknown[] = [];
+  const unsealed: Record<string, string> = {};
+  let newer = false;
+  for (let at = 0; at < keys.length; at += AT_A_STRETCH) {
+    const texts = await storage.readLater(keys.slice(at, at + AT_A_STRETCH));
+    for (const [key, text] of Object.entries(texts)) {
+      if (seals[key] === sumOf(text)) {
+        docs[key] = JSON.parse(text) as AnyDoc;
+        continue;
+      }
+      unsealed[key] = text;
+      const read = readText(key, text);
+      if (read.ok) {
+        docs[key] = read.doc;
+        if (read.older !== null) older.push(read.older);
+      } else if (isNewerText(text)) newer = true;
+      else odd.push({ from: key, text, fault: read.fault });
+    }
+    await breath();
+  }
+  return { docs, odd, older, unsealed, newer };
+}
