@@ -3,7 +3,8 @@ import { create } from 'zustand';
 import { forFewer } from '../core/bench/fewer';
 import { benchOf, stoodOf, type Bench } from '../core/bench/standing';
 import type { RunDoc } from '../core/model/documents';
-import type { Chore, DayLeft, RunDay } from '../core/schedule/chores';
+import { lastActOf } from '../core/bench/lastAct';
+import type { Chore, DayLeft, RunDay, Since } from '../core/schedule/chores';
 import { onTheWall, useSteadyNow } from './clock';
 import { useDayLeft, useRunDay, type DayView } from './runDay';
 import { useKitchen } from './store';
@@ -22,18 +23,29 @@ export const useBenchLook = create<{
 export const takeInHand = (runId: string, choreId: string): void =>
   useBenchLook.setState(({ chosen }) => ({ chosen: { ...chosen, [runId]: choreId } }));
 
-export interface BenchView {
+/** Where a run stands by what has happened: every place that tells its day reads it here. */
+export interface RunStanding {
   readonly view: DayView;
   readonly day: RunDay | null;
   readonly chores: readonly Chore[];
   readonly bench: Bench;
+  /** Something of it has happened: from then on what is left counts, and no longer the plan. */
+  readonly begun: boolean;
+  /** What is left of the day; null until it is known, and where nothing is. */
+  readonly left: DayLeft | null;
+  /** When a chore that has not begun is to begin: as what is left has it, else as planned. Local time. */
+  readonly startOf: (id: string) => string;
+  /** What has happened, for whoever tries what else could be done. */
+  readonly since: Since;
+  /** ms of the steady clock. */
+  readonly now: number;
+}
+
+export interface BenchView extends RunStanding {
   /** What is done now; null where nothing can be. */
   readonly inHand: Chore | null;
   /** What else can be taken up, and what comes after, in the order of what is left. */
   readonly next: readonly { readonly chore: Chore; readonly at: string }[];
-  readonly left: DayLeft | null;
-  /** ms of the steady clock, renewed each second. */
-  readonly now: number;
 }
 
 /** A step is in hand from so long before its hour on, ms. */
@@ -41,30 +53,47 @@ const EARLY_MS = 3 * 60_000;
 
 const NONE: readonly Chore[] = [];
 
-/** A run at the bench: what is in hand, what runs, what is left. */
-export function useBench(run: RunDoc): BenchView {
+/**
+ * Where a run stands, renewed as often as is asked for.
+ * @param everyMs how often the moment is taken anew
+ */
+export function useStanding(run: RunDoc, everyMs = 20_000): RunStanding {
   const view = useRunDay(run);
   const { day } = view;
-  const now = useSteadyNow(1000);
+  const now = useSteadyNow(everyMs);
   const kitchen = useKitchen();
-  const chosen = useBenchLook(({ chosen: all }) => all[run.id]);
   const chores = useMemo(() => day?.chores.map(({ chore }) => chore) ?? NONE, [day]);
   const bench = benchOf(run, chores, now);
-  const nowAt = localNow(onTheWall(now));
+  const since: Since = { nowAt: localNow(onTheWall(now)), stood: stoodOf(bench, now) };
   const left = useDayLeft(
     day && chores.length > 0 && !run.closed
       ? {
+          ...since,
           day: { chores: forFewer(day.chores, bench.state) },
           kitchen,
           readyAt: run.readyAt,
-          nowAt,
-          stood: stoodOf(bench, now),
           changes: changesBefore(run.readyAt),
         }
       : null,
   );
   const planned = new Map(day?.chores.map(({ chore, startAt }) => [chore.id, startAt]) ?? []);
-  const at = (id: string) => left?.starts.get(id) ?? planned.get(id) ?? '';
+  const startOf = (id: string) => left?.starts.get(id) ?? planned.get(id) ?? '';
+  const begun = !run.closed && lastActOf(run) !== null;
+  return { view, day, chores, bench, begun, left, startOf, since, now };
+}
+
+/** A run at the bench: what is in hand, what runs, what is left. */
+export function useBench(run: RunDoc): BenchView {
+  const standing = useStanding(run, 1000);
+  const chosen = useBenchLook(({ chosen: all }) => all[run.id]);
+  return { ...standing, ...handsOf(standing, chosen) };
+}
+
+/** What is in hand and what comes next, in the order of what is left. */
+export function handsOf(
+  { bench, chores, startOf: at, now }: RunStanding,
+  chosen: string | undefined,
+): Pick<BenchView, 'inHand' | 'next'> {
   const inOrder = (some: readonly Chore[]) =>
     [...some].sort((a, b) => (at(a.id) < at(b.id) ? -1 : Number(at(a.id) > at(b.id))));
   const ready = inOrder(bench.ready);
@@ -76,5 +105,5 @@ export function useBench(run: RunDoc): BenchView {
       ({ id, kind }) => kind !== 'wait' && id !== inHand?.id && bench.standing.get(id)?.is === 'open',
     ),
   ).map((chore) => ({ chore, at: at(chore.id) }));
-  return { view, day, chores, bench, inHand, next, left, now };
+  return { inHand, next };
 }

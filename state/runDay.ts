@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { create } from 'zustand';
 import type { RunDoc } from '../core/model/documents';
-import type { DayFile, DayLeft, LeftQuestion, RunDay, WayOut } from '../core/schedule/chores';
+import type { DayFile, DayLeft, LeftQuestion, RunDay, Since, WayOut } from '../core/schedule/chores';
 import { askDay, askDayLeft, askWaysOut, stopDay } from '../workers/dayPlanner';
 import { minutesOf } from '../core/model/localTime';
 import { forFewer } from '../core/bench/fewer';
@@ -234,28 +234,37 @@ export async function askReadyWith(run: RunDoc): Promise<DayLeft | null> {
 }
 
 /** What would give the day time; null while it is sought. */
-export function useWaysOut(view: DayView, wanted: boolean): readonly WayOut[] | null {
+export function useWaysOut(view: DayView, wanted: boolean, since: Since | null): readonly WayOut[] | null {
   const { day, file, share } = view;
-  const [found, setFound] = useState<{ readonly day: RunDay; readonly ways: readonly WayOut[] } | null>(null);
+  const [found, setFound] = useState<{
+    readonly day: RunDay;
+    readonly stands: string;
+    readonly ways: readonly WayOut[];
+  } | null>(null);
   const asks = useAsks();
-  const latest = useRef(file);
+  const latest = useRef({ file, since });
   useEffect(() => {
-    latest.current = file;
+    latest.current = { file, since };
   });
+  // What has happened moves what can still be done; the minutes alone do not.
+  const stands = [...(since?.stood ?? [])]
+    .map(([id, own]) => `${id}${own.endedAgoS === null ? '+' : ''}`)
+    .join();
   useEffect(() => {
-    if (!wanted || !day || share !== null || found?.day === day) return undefined;
+    if (!wanted || !day || share !== null || (found?.day === day && found.stands === stands))
+      return undefined;
     let asked = true;
-    askWaysOut(latest.current, day, () => undefined).then(
+    askWaysOut(latest.current.file, day, latest.current.since, () => undefined).then(
       (ways) => {
-        if (asked && ways) setFound({ day, ways });
+        if (asked && ways) setFound({ day, stands, ways });
       },
       () => undefined,
     );
     return () => {
       asked = false;
     };
-  }, [wanted, day, share, found, asks]);
-  return day && found?.day === day ? found.ways : null;
+  }, [wanted, day, share, found, asks, stands]);
+  return day && found?.day === day && found.stands === stands ? found.ways : null;
 }
 
 /** What is left of a day, laid anew whenever something is told at the bench, and with every minute; null until it is known. */

@@ -43,8 +43,8 @@ jest.mock('../workers/dayPlanner', () => {
     askDay: (file: WorkModule.DayFile) => Promise.resolve(toEnd(dayOfFile(file, 6, 100))),
     stopDay: () => Promise.resolve(),
     askDayLeft: (question: WorkModule.LeftQuestion) => Promise.resolve(dayLeft(question)),
-    askWaysOut: (file: WorkModule.DayFile, day: WorkModule.RunDay) =>
-      Promise.resolve(toEnd(waysOut(file, day, 3))),
+    askWaysOut: (file: WorkModule.DayFile, day: WorkModule.RunDay, since: WorkModule.Since | null) =>
+      Promise.resolve(toEnd(waysOut(file, day, since, 3))),
   };
 });
 

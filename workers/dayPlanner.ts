@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import type { DayFile, DayLeft, LeftQuestion, RunDay, WayOut } from '../core/schedule/chores';
+import type { DayFile, DayLeft, LeftQuestion, RunDay, Since, WayOut } from '../core/schedule/chores';
 import type { DayPlanner, Told } from './dayPlanner.worker';
 import { Hand } from './hand';
 
@@ -28,11 +28,17 @@ export const askDay = (
   );
 
 /** What would give the day time, each tried. */
-export const askWaysOut = (file: DayFile, day: RunDay, told: Told): Promise<WayOut[] | null> =>
+export const askWaysOut = (
+  file: DayFile,
+  day: RunDay,
+  since: Since | null,
+  told: Told,
+): Promise<WayOut[] | null> =>
   planner.ask((remote, alive) =>
     remote.waysOut(
       file,
       day,
+      since,
       proxy((share: number) => {
         alive();
         told(share);

@@ -8,6 +8,7 @@ import {
   type DayLeft,
   type LeftQuestion,
   type RunDay,
+  type Since,
   type WayOut,
 } from '../core/schedule/chores';
 
@@ -61,8 +62,8 @@ export const dayPlanner = {
   /** Leaves the search for a run's day where it is. */
   stop: (runId: string): void => void asked(`as it stands:${runId}`),
   dayLeft: (question: LeftQuestion): DayLeft | null => dayLeft(question),
-  waysOut: (file: DayFile, day: RunDay, told: Told): Promise<WayOut[] | null> =>
-    inStretches(waysOut(file, day), asked(`ways:${file.run.id}`), told),
+  waysOut: (file: DayFile, day: RunDay, since: Since | null, told: Told): Promise<WayOut[] | null> =>
+    inStretches(waysOut(file, day, since), asked(`ways:${file.run.id}`), told),
 };
 export type DayPlanner = typeof dayPlanner;
 

@@ -14,7 +14,7 @@ import { Card } from '../../ui/card';
 import { Tap } from '../../ui/tap';
 import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
-import { lineName, spanText } from '../day/day.words';
+import { leftWords, lineName } from '../day/day.words';
 import { LogAfter } from '../runs/LogAfter';
 import { Rescue } from '../runs/sums/Rescue';
 import { stageHref } from '../runs/stages';
@@ -94,12 +94,7 @@ export function DayLine({ run, view }: { readonly run: RunDoc; readonly view: Be
   const { carnelian, ink } = useTokens();
   if (!left) return null;
   const late = Math.round(left.lateMin);
-  const own = run.readyAt.slice(0, 10) === left.readyAt.slice(0, 10);
-  const at = own ? clockText(left.readyAt) : whenText(left.readyAt, onTheWall(view.now));
-  const words =
-    late > 0
-      ? `Late: ready about ${at}, ${spanText(late)} after the hour.`
-      : `In time: ready about ${at}${own ? `, ${spanText(-late)} in hand` : ''}.`;
+  const words = leftWords(left, run, onTheWall(view.now));
   const overdue = view.chores.filter(
     ({ id, kind }) =>
       left.overdue.includes(id) && kind !== 'wait' && view.bench.standing.get(id)?.is === 'open',
@@ -142,9 +137,7 @@ function Idle({ run, view }: { readonly run: RunDoc; readonly view: BenchView })
           ? `${first ? `“${first.label}” has to be ready first. ` : ''}Then: ${then.chore.label}, about ${hourText(then.at, view.now)}.`
           : 'Every step has been told. Close the run, and it stands in the logbook.'}
       </Body>
-      {lastActOf(run) ? (
-        <QuietAction title="A step back" icon="undo" onPress={() => stepBack(run)} />
-      ) : null}
+      {lastActOf(run) ? <QuietAction title="A step back" icon="undo" onPress={() => stepBack(run)} /> : null}
     </Card>
   );
 }

@@ -2,6 +2,9 @@ import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
 import type { RunDay, Timed } from '../../core/schedule/chores';
 import { inStyle } from '../../core/quantity';
+import type { Standing } from '../../core/bench/standing';
+import type { RunStanding } from '../../state/benchView';
+import { onTheWall } from '../../state/clock';
 import { runIn } from '../../state/documents';
 import { useDocuments, useKitchen, useNumberStyle } from '../../state/store';
 import { clockText, dateOf, dayText, localNow } from '../../state/time';
@@ -16,6 +19,8 @@ interface ListProps {
   readonly day: RunDay;
   readonly now: number;
   readonly onOpen: (chore: string) => void;
+  /** Once something has happened: what is done, what runs, and when the rest begins now. */
+  readonly standing?: RunStanding;
   /** From now on, and no more than so many; all of them where nothing is said. */
   readonly atMost?: number;
 }
@@ -25,16 +30,20 @@ type Entry =
   | { readonly at: string; readonly min: number; readonly turn: RunDay['turns'][number] };
 
 /** The day in the order of the clock, each chore at its hour. */
-export function ChoreList({ run, day, now, onOpen, atMost }: ListProps) {
+export function ChoreList({ run, day, now, onOpen, standing, atMost }: ListProps) {
+  const told = standing?.begun ? standing : null;
   const all: Entry[] = [
     // What only waits for another run is no business of who works at this one.
     ...[...day.chores, ...day.beside.filter(({ chore }) => chore.kind === 'hands')].map((timed) => ({
-      at: timed.startAt,
+      at: (told && happenedAt(told, timed)) ?? timed.startAt,
       min: timed.startMin,
       timed,
     })),
-    ...day.turns.map((turn) => ({ at: turn.at, min: turn.atMin, turn })),
-  ].sort((a, b) => b.min - a.min);
+    // An oven that was to be on by now is on, or its loads say when.
+    ...day.turns
+      .filter(({ at }) => !told || at >= localNow(now))
+      .map((turn) => ({ at: turn.at, min: turn.atMin, turn })),
+  ].sort((a, b) => (told ? (a.at < b.at ? -1 : Number(a.at > b.at)) : 0) || b.min - a.min);
   const here = localNow(now);
   const entries =
     atMost === undefined ? all : all.filter(({ at }) => at >= here || all[0]?.at === at).slice(0, atMost);
@@ -54,7 +63,13 @@ export function ChoreList({ run, day, now, onOpen, atMost }: ListProps) {
               </Heading>
             ) : null}
             {'timed' in entry ? (
-              <ChoreRow run={run} timed={entry.timed} onOpen={onOpen} />
+              <ChoreRow
+                run={run}
+                timed={entry.timed}
+                at={entry.at}
+                is={told?.bench.standing.get(entry.timed.chore.id)?.is ?? 'open'}
+                onOpen={onOpen}
+              />
             ) : (
               <TurnRow turn={entry.turn} />
             )}
@@ -74,17 +89,32 @@ const ROW = {
   paddingVertical: space(0.75),
 } as const;
 
+/** When a chore was really begun or is to begin now, local time; null where nobody knows better than the plan. */
+function happenedAt({ bench, startOf, begun }: RunStanding, { chore }: Timed): string | null {
+  const own = bench.standing.get(chore.id);
+  if (!begun || !own || chore.ofRun !== undefined) return null;
+  if (own.is === 'open') return startOf(chore.id) || null;
+  return localNow(onTheWall(own.is === 'running' ? own.begunAt : own.endedAt));
+}
+
+const IS_WORDS = { open: '', running: 'in hand', ended: 'done' } as const;
+
 function ChoreRow({
   run,
   timed,
+  at,
+  is,
   onOpen,
 }: {
   readonly run: RunDoc;
   readonly timed: Timed;
+  /** When it begins, or when it was begun or done. */
+  readonly at: string;
+  readonly is: Standing['is'];
   readonly onOpen: (chore: string) => void;
 }) {
   const { line, carnelian, material, ground } = useTokens();
-  const { chore, startAt, startMin, endMin } = timed;
+  const { chore, startMin, endMin } = timed;
   const waits = chore.kind === 'wait' || chore.kind === 'ahead';
   const other = useDocuments(({ docs }) => (chore.ofRun ? runIn(docs, chore.ofRun) : undefined));
   const whose = other
@@ -92,14 +122,14 @@ function ChoreRow({
     : run.lines.length > 1
       ? chore.lineIds.map((id) => lineName(run, id)).join(', ')
       : '';
-  const length = spanText(startMin - endMin);
+  const length = IS_WORDS[is] || spanText(startMin - endMin);
   return (
     <Tap
-      label={`${clockText(startAt)} ${chore.label}, ${length}${whose ? `, ${whose}` : ''}. ${KIND_WORDS[chore.kind]}`}
+      label={`${clockText(at)} ${chore.label}, ${length}${whose ? `, ${whose}` : ''}. ${KIND_WORDS[chore.kind]}`}
       onPress={() => onOpen(chore.id)}
       style={[ROW, { borderBottomColor: line }]}
     >
-      <Strong style={{ width: 52 }}>{clockText(startAt)}</Strong>
+      <Strong style={{ width: 52 }}>{clockText(at)}</Strong>
       <View
         style={{
           width: 8,
@@ -116,7 +146,7 @@ function ChoreRow({
         }}
       />
       <View style={{ flex: 1 }}>
-        <Body soft={waits || other !== undefined}>{chore.label}</Body>
+        <Body soft={waits || is === 'ended' || other !== undefined}>{chore.label}</Body>
         {whose ? <Small numberOfLines={1}>{whose}</Small> : null}
       </View>
       <Small>{length}</Small>

@@ -7,7 +7,7 @@ import type { RunDay } from '../../core/schedule/chores';
 import { calendarText } from '../../state/dayCalendar';
 import { useNow } from '../../state/clock';
 import { fileStem, saveFile } from '../../state/saveFile';
-import { useRunDay } from '../../state/runDay';
+import { useStanding } from '../../state/benchView';
 import { changeRunOf, useKitchen } from '../../state/store';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
 import { Small } from '../../ui/text';
@@ -47,13 +47,13 @@ export function DayScreen({ id }: { readonly id: string }) {
 }
 
 function DayOf({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
-  const view = useRunDay(run);
+  const standing = useStanding(run);
   const wide = useWide();
   const now = useNow(30_000);
   const [shown, setShown] = useState<Shown>(wide ? 'thing' : 'list');
   const [open, setOpen] = useState<{ readonly chore: string; readonly earlierMin: number } | null>(null);
   const [lineId, setLineId] = useState<string | null>(null);
-  const { day } = view;
+  const { view, day } = standing;
   const faults = whole.lines.flatMap((line) => (line.planned ? [] : [line]));
   const held = Object.keys(run.held ?? {}).length;
   return (
@@ -65,9 +65,9 @@ function DayOf({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }
       {day && day.chores.length > 0 ? (
         <>
           <Columns>
-            <SafeStart run={run} day={day} brief />
+            <SafeStart run={run} standing={standing} brief />
             <View style={{ gap: space(2) }}>
-              <WaysOut run={run} view={view} pressing={pressing(view, now)} />
+              <WaysOut run={run} standing={standing} pressing={pressing(standing, now)} />
               {wide ? <CalendarFile run={run} day={day} /> : null}
             </View>
           </Columns>
@@ -84,6 +84,7 @@ function DayOf({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }
                   run={run}
                   day={lineId === null ? day : onlyOf(day, lineId)}
                   now={now}
+                  standing={standing}
                   onOpen={(chore) => setOpen({ chore, earlierMin: 0 })}
                 />
               </>

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
 import type { PlannedLine, RunPlan } from '../../core/plan';
 import type { RunDay } from '../../core/schedule/chores';
-import { useRunDay } from '../../state/runDay';
+import { useStanding } from '../../state/benchView';
 import { useDocuments, useScreen } from '../../state/store';
 import { clockText, dateOf, dayText } from '../../state/time';
 import { useNow } from '../../state/clock';
@@ -45,15 +45,15 @@ export function GlanceScreen({ id }: { readonly id: string }) {
 }
 
 function Glance({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
-  const view = useRunDay(run);
+  const standing = useStanding(run);
   const now = useNow(30_000);
-  const { day } = view;
+  const { view, day } = standing;
   return (
     <>
       <DayState run={run} view={view} />
       <Columns>
-        {day && day.chores.length > 0 && !run.closed ? <SafeStart run={run} day={day} /> : null}
-        {!run.closed && pressing(view, now) ? <WaysOut run={run} view={view} pressing /> : null}
+        <SafeStart run={run} standing={standing} />
+        {!run.closed && pressing(standing, now) ? <WaysOut run={run} standing={standing} pressing /> : null}
         <LinesTable run={run} whole={whole} day={day} />
       </Columns>
     </>

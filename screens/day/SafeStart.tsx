@@ -1,18 +1,19 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
-import { keptTooLong, thingName, type RunDay } from '../../core/schedule/chores';
-import { useNow } from '../../state/clock';
+import { firstOf, keptTooLong, thingName, type DayLeft, type RunDay } from '../../core/schedule/chores';
+import { handsOf, type RunStanding } from '../../state/benchView';
+import { onTheWall, useNow } from '../../state/clock';
 import type { DayView } from '../../state/runDay';
 import { runIn } from '../../state/documents';
 import { changeRunOf, useDocuments, useKitchen } from '../../state/store';
-import { awayText, clockText, dateOf, dayText, localNow, minutesUntil } from '../../state/time';
+import { awayText, clockText, dateOf, dayText, localNow, minutesUntil, whenText } from '../../state/time';
 import { QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Notice } from '../../ui/notice';
 import { Body, Small, Strong } from '../../ui/text';
 import { FONT, useTokens } from '../../ui/theme';
-import { BLOCKED, SKILL_WORDS, causeName, spanText } from './day.words';
+import { BLOCKED, SKILL_WORDS, causeName, leftWords, spanText } from './day.words';
 
 /** How far the search is, and why there is no day where there is none. */
 export function DayState({ run, view }: { readonly run: RunDoc; readonly view: DayView }) {
@@ -91,22 +92,73 @@ export function DayState({ run, view }: { readonly run: RunDoc; readonly view: D
   );
 }
 
-/** Whether the latest safe start is past, or no day is possible. */
-export function pressing({ day }: Pick<DayView, 'day'>, now: number): boolean {
+/** Whether it is late by what has happened; before anything has, whether the latest safe start is past or no day is possible. */
+export function pressing({ day, begun, left }: RunStanding, now: number): boolean {
   if (!day) return false;
+  if (begun) return left !== null && left.lateMin >= 1;
   return day.lacking.length > 0 || (day.safeStartAt !== null && day.safeStartAt < localNow(now));
 }
 
+interface StartProps {
+  readonly run: RunDoc;
+  readonly standing: RunStanding;
+  /** Over the day itself: what it rests on behind a tap. */
+  readonly brief?: boolean;
+}
+
+/** When to begin; once something has happened, when it is ready and what comes next. */
+export function SafeStart({ run, standing, brief = false }: StartProps) {
+  const { day, begun, left } = standing;
+  if (!day || day.chores.length === 0 || run.closed) return null;
+  return begun && left ? (
+    <ReadyAbout run={run} standing={standing} left={left} brief={brief} />
+  ) : (
+    <LatestStart run={run} day={day} brief={brief} />
+  );
+}
+
+/** When all is ready by what has happened, and what comes next. */
+function ReadyAbout({ run, standing, left, brief }: Required<StartProps> & { readonly left: DayLeft }) {
+  const { carnelian, ink } = useTokens();
+  const now = onTheWall(standing.now);
+  const { inHand, next } = handsOf(standing, undefined);
+  const [then] = next;
+  return (
+    <Card>
+      <Small>Ready about</Small>
+      <Strong
+        style={{
+          fontFamily: FONT.serif,
+          fontSize: brief ? 30 : 44,
+          lineHeight: brief ? 36 : 50,
+          color: left.lateMin >= 1 ? carnelian : ink,
+        }}
+      >
+        {left.readyAt.slice(0, 10) === localNow(now).slice(0, 10)
+          ? clockText(left.readyAt)
+          : whenText(left.readyAt, now)}
+      </Strong>
+      <Body>{leftWords(left, run, now)}</Body>
+      <Body>
+        {inHand
+          ? `In hand: ${inHand.label}.`
+          : then
+            ? `Next: ${then.chore.label}, ${whenText(then.at, now)}.`
+            : 'Every step has been told.'}
+      </Body>
+    </Card>
+  );
+}
+
 /** The latest safe start, large, with what it rests on. */
-export function SafeStart({
+function LatestStart({
   run,
   day,
-  brief = false,
+  brief,
 }: {
   readonly run: RunDoc;
   readonly day: RunDay;
-  /** Over the day itself: what it rests on behind a tap. */
-  readonly brief?: boolean;
+  readonly brief: boolean;
 }) {
   const [full, setFull] = useState(!brief);
   const now = useNow(20_000);
@@ -115,7 +167,7 @@ export function SafeStart({
   const at = day.safeStartAt;
   if (at === null) return null;
   const late = at < localNow(now);
-  const [first] = day.chores;
+  const first = firstOf(day);
   const eaters = day.eaters
     .filter(({ part }) => part >= 0.1)
     .slice(0, 3)
@@ -139,13 +191,23 @@ export function SafeStart({
           : `${awayText(at, now)}. Begun by then, nine days in ten are ready by ${clockText(run.readyAt)}.`}
       </Body>
       {day.beside.length > 0 || run.byItself ? <Beside run={run} day={day} /> : null}
-      {first && !brief ? <Body>{`First: ${first.chore.label}.`}</Body> : null}
+      {first && !brief ? <First day={day} now={now} /> : null}
       {full ? (
         <Basis day={day} run={run} eaters={eaters} />
       ) : (
         <QuietAction title="What it rests on" onPress={() => setFull(true)} />
       )}
     </Card>
+  );
+}
+
+/** What all of it begins with, of whichever run, and when the ovens go on before it. */
+function First({ day, now }: { readonly day: RunDay; readonly now: number }) {
+  const first = firstOf(day);
+  const other = useDocuments(({ docs }) => (first?.chore.ofRun ? runIn(docs, first.chore.ofRun) : null));
+  if (!first) return null;
+  return (
+    <Body>{`First: ${first.chore.label}${other ? `, for “${other.name}”` : ''}, ${whenText(first.startAt, now)}.`}</Body>
   );
 }
 

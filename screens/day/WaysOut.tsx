@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
 import type { WayOut } from '../../core/schedule/chores';
-import { keepTried, useWaysOut, type DayView } from '../../state/runDay';
+import type { RunStanding } from '../../state/benchView';
+import { keepTried, useWaysOut } from '../../state/runDay';
 import { changeKitchen, changeLines, changeRunOf } from '../../state/store';
 import { QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -14,17 +15,18 @@ import { spanText } from './day.words';
 /** What would give the day time, each tried; one tap takes it. Asked for, or shown at once where there is no time. */
 export function WaysOut({
   run,
-  view,
+  standing,
   pressing,
 }: {
   readonly run: RunDoc;
-  readonly view: DayView;
+  readonly standing: RunStanding;
   /** The day does not fit as it is. */
   readonly pressing: boolean;
 }) {
   const [asked, setAsked] = useState(false);
   const wanted = asked || pressing;
-  const ways = useWaysOut(view, wanted);
+  const { view, since } = standing;
+  const ways = useWaysOut(view, wanted, since);
   const { line } = useTokens();
   if (!wanted)
     return <QuietAction title="What would give more time?" icon="bench" onPress={() => setAsked(true)} />;

@@ -1,10 +1,11 @@
 import type { KitchenDoc, RunDoc } from '../../core/model/documents';
 import type { Fault } from '../../core/quantity';
-import type { Blocked, RunDay, Timed } from '../../core/schedule/chores';
+import type { Blocked, DayLeft, RunDay, Timed } from '../../core/schedule/chores';
 // By file: the first screen names things without the weight of all that plans them.
 import { thingName } from '../../core/schedule/chores/things';
 import type { Lane } from '../../core/schedule/chores/lanes';
 import type { Skill } from '../../core/model/kinds';
+import { clockText, whenText } from '../../state/time';
 import { pieceWords } from '../runs/words';
 
 /** Minutes as they are said: "25 min", "3 h 20 min". */
@@ -84,3 +85,13 @@ export const BLOCKED: Readonly<Record<Blocked, Fault>> = {
     mend: 'Make fewer, or plan some lines in a run of their own.',
   },
 };
+
+/** Whether a day that has begun still holds, in a sentence. */
+export function leftWords({ readyAt, lateMin }: DayLeft, run: RunDoc, now: number): string {
+  const late = Math.round(lateMin);
+  const own = run.readyAt.slice(0, 10) === readyAt.slice(0, 10);
+  const at = own ? clockText(readyAt) : whenText(readyAt, now);
+  return late > 0
+    ? `Late: ready about ${at}, ${spanText(late)} after the hour.`
+    : `In time: ready about ${at}${own ? `, ${spanText(-late)} in hand` : ''}.`;
+}

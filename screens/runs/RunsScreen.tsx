@@ -11,7 +11,8 @@ import {
   type Section,
 } from '../../core/piece';
 import { useNow } from '../../state/clock';
-import { runsIn } from '../../state/documents';
+import { handsOf, useStanding } from '../../state/benchView';
+import { runIn, runsIn } from '../../state/documents';
 import { noteNext } from '../../state/served';
 import { usePlanOf } from '../../state/plans';
 import { useRunDay } from '../../state/runDay';
@@ -27,6 +28,7 @@ import { Tap } from '../../ui/tap';
 import { Body, Heading, Small, Strong } from '../../ui/text';
 import { FONT, space, useTokens } from '../../ui/theme';
 import { ChoreList } from '../day/ChoreList';
+import { leftWords } from '../day/day.words';
 import { later } from '../later';
 import { LineCut, PieceDrawing } from './LineCut';
 import { nextThing } from './nextThing';
@@ -122,8 +124,12 @@ function NextCard({ run }: { readonly run: RunDoc }) {
   const [line] = whole?.lines ?? [];
   const planned = whole?.lines.find((one) => one.planned);
   const plan = planned?.planned ? planned : null;
-  const { day, share } = useRunDay(run);
-  const found = whole && plan ? nextThing(run, whole, localNow(now), day) : null;
+  const standing = useStanding(run);
+  const { day, begun, left, view } = standing;
+  const { share } = view;
+  const atBench = begun && day ? handsOf(standing, undefined) : null;
+  const found = whole && plan ? nextThing(run, whole, localNow(now), day, atBench) : null;
+  const other = useDocuments(({ docs }) => (found?.ofRun ? runIn(docs, found.ofRun) : null));
   // Hours are told once the whole day is known: a line by itself would name others.
   const pending = share !== null && day === null && found?.at != null;
   const next = pending ? { ...found, at: null, words: 'Working the day out' } : found;
@@ -150,6 +156,7 @@ function NextCard({ run }: { readonly run: RunDoc }) {
         <View style={{ borderLeftWidth: 6, borderLeftColor: carnelian, paddingLeft: space(2) }}>
           <Small>Next</Small>
           <Strong style={{ fontSize: 20, lineHeight: 26 }}>{next.words}</Strong>
+          {other ? <Small>{`For “${other.name}”`}</Small> : null}
           {at ? (
             <Body soft={!late} style={late ? { color: carnelian, fontFamily: FONT.sansStrong } : undefined}>
               {next.atMs ? `at ${at}` : `${at}, ${awayText(next.at ?? run.readyAt, now)}`}
@@ -159,7 +166,9 @@ function NextCard({ run }: { readonly run: RunDoc }) {
       ) : line && !line.planned ? (
         <Body>{line.fault.fault}</Body>
       ) : null}
-      {next?.at && startBy && !late ? (
+      {begun && left ? (
+        <Small>{leftWords(left, run, now)}</Small>
+      ) : next?.at && startBy && !late ? (
         <Small>{`Latest safe start ${whenText(startBy, now)}: of days begun by then nine in ten are ready.`}</Small>
       ) : null}
       <MainAction

@@ -3,7 +3,9 @@ import type { LinePlan, RunPlan } from '../../core/plan';
 import { nextLookAt } from '../../core/bench';
 import { bowlsOf, tickKey, ticksOf } from '../../core/plan/bowls';
 import { dayOf } from '../../core/schedule/day';
-import type { RunDay } from '../../core/schedule/chores';
+// By file: the first screen goes without the weight of all that plans a day.
+import type { Chore, RunDay } from '../../core/schedule/chores';
+import { firstOf } from '../../core/schedule/chores/timed';
 import type { Stage } from './stages';
 
 export interface NextThing {
@@ -15,17 +17,37 @@ export interface NextThing {
   readonly stage: Stage;
   /** The line that it belongs to. */
   readonly lineId: string | null;
+  /** Another run that it is done for, where they share a day; left out for the run itself. */
+  readonly ofRun?: string;
 }
 
 const clocksOf = (run: RunDoc, { line }: LinePlan) => run.clocks.filter(({ lineId }) => lineId === line.id);
 
-/** The very next thing to do in a run: a look at a load, then what is open, then the day's next step. */
-export function nextThing(run: RunDoc, whole: RunPlan, now: string, day: RunDay | null = null): NextThing {
+/** What is done now and after it, once something has happened: as the bench has it. */
+export interface AtTheBench {
+  readonly inHand: Chore | null;
+  readonly next: readonly { readonly chore: Chore; readonly at: string }[];
+}
+
+/** The very next thing to do in a run: a look at a load, then what is open at the bench, then the day's next step. */
+export function nextThing(
+  run: RunDoc,
+  whole: RunPlan,
+  now: string,
+  day: RunDay | null = null,
+  bench: AtTheBench | null = null,
+): NextThing {
   const running = run.clocks.filter((clock) => clock.endedAt === null);
   const [soonest] = [...running].sort((a, b) => nextLookAt(a) - nextLookAt(b));
   if (soonest) {
     const words = `Look at load ${soonest.load}`;
     return { words, at: null, atMs: nextLookAt(soonest), stage: 'bake', lineId: soonest.lineId };
+  }
+  if (bench) {
+    const found = bench.inHand ? { chore: bench.inHand, at: null } : (bench.next[0] ?? null);
+    if (!found) return { words: 'Close the run', at: null, atMs: null, stage: 'bake', lineId: null };
+    const { chore, at } = found;
+    return { words: chore.label, at, atMs: null, stage: 'bake', lineId: chore.lineIds[0] ?? null };
   }
   const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
   const baking = plans.filter((plan) => plan.loads.sizes.length > 0);
@@ -63,11 +85,23 @@ function nextStep(plans: readonly LinePlan[], now: string): NextThing | null {
   return { words: step.label, at: step.startAt, atMs: null, stage, lineId };
 }
 
-/** The chore of the run's day that comes next; the first one where all are past. */
+/** The chore of the day that comes next, of this run or of one that shares its day; the first one where all are past. */
 function nextChore(day: RunDay, now: string): NextThing | null {
-  const found = day.chores.find(({ startAt }) => startAt >= now) ?? day.chores[0];
+  const ahead = {
+    chores: day.chores.filter(({ startAt }) => startAt >= now),
+    beside: day.beside.filter(({ startAt }) => startAt >= now),
+  };
+  const found = firstOf(ahead) ?? firstOf(day);
   if (!found) return null;
   const { chore, startAt } = found;
   const stage = chore.kind === 'oven' ? 'bake' : 'gather';
-  return { words: chore.label, at: startAt, atMs: null, stage, lineId: chore.lineIds[0] ?? null };
+  const lineId = chore.ofRun === undefined ? (chore.lineIds[0] ?? null) : null;
+  return {
+    words: chore.label,
+    at: startAt,
+    atMs: null,
+    stage,
+    lineId,
+    ...(chore.ofRun === undefined ? {} : { ofRun: chore.ofRun }),
+  };
 }

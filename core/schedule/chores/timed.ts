@@ -14,3 +14,15 @@ export interface Timed {
   /** What keeps it from beginning earlier than that; null where it is the beginning of the day. */
   readonly heldBy: string | null;
 }
+
+/** What a day begins with, of whichever run: nobody counts what only waits. */
+export const firstOf = ({
+  chores,
+  beside,
+}: {
+  readonly chores: readonly Timed[];
+  readonly beside: readonly Timed[];
+}): Timed | null =>
+  [...chores, ...beside]
+    .filter(({ chore }) => chore.kind !== 'wait')
+    .sort((a, b) => (a.startAt < b.startAt ? -1 : Number(a.startAt > b.startAt)))[0] ?? null;

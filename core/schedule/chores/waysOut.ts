@@ -4,7 +4,8 @@ import { TOP_S } from './chores.table';
 import { choose, edit } from '../../line';
 import type { PlanFile } from '../../plan';
 import { planWhole, PlanMemory } from '../../plan';
-import { minutesOf } from '../../model/localTime';
+import { localOf, minutesOf } from '../../model/localTime';
+import { dayLeft, type Stood } from './dayLeft';
 import { dayInSteps, type DayQuestion, type RunDay } from './runDay';
 import type { KnownDay } from './known';
 import type { AskedRun } from './together';
@@ -64,23 +65,45 @@ const askedOf = (file: PlanFile, kitchen: KitchenDoc): AskedRun => ({
   held: file.run.held,
 });
 
+/** What has happened by now: ways out are tried for the rest. */
+export interface Since {
+  readonly nowAt: string;
+  /** Chores that have begun or ended. */
+  readonly stood: ReadonlyMap<string, Stood>;
+}
+
 type Candidate = Pick<WayOut, 'id' | 'words' | 'change'>;
 
 /** What each way out gives, tried one by one, the most first. */
 export function* waysOut(
   file: DayFile,
   day: RunDay,
+  since: Since | null = null,
   tries: number = TRIES,
 ): Generator<number, WayOut[], void> {
-  const all = candidatesOf(file, day);
+  const all = candidatesOf(file, day).filter((one) => !since || isPossible(one, file, day, since));
+  const begun = since !== null && since.stood.size > 0;
   const out: WayOut[] = [];
   const startMin = (one: RunDay) =>
     one.safeStartAt === null ? null : minutesOf(one.safeStartAt, file.changes);
   const before = startMin(day);
+  const lateMin = (of: DayFile, one: RunDay) =>
+    since &&
+    (dayLeft({ ...since, day: one, kitchen: of.kitchen, readyAt: of.run.readyAt, changes: of.changes })
+      ?.lateMin ??
+      null);
+  const lateBefore = begun ? lateMin(file, day) : null;
   for (const [i, candidate] of all.entries()) {
     yield i / all.length;
     const from = day.known ? { day: day.known, same: false } : undefined;
-    const tried = yield* dayOfFile({ ...changed(file, candidate.change), known: from }, tries, DAYS);
+    const other = changed(file, candidate.change);
+    const tried = yield* dayOfFile({ ...other, known: from }, tries, DAYS);
+    if (begun) {
+      const late = tried && lateMin(other, tried);
+      const gainsMin = lateBefore === null || late === null ? 0 : lateBefore - late;
+      if (tried && gainsMin >= WORTH_MIN) out.push({ ...candidate, gainsMin, known: tried.known });
+      continue;
+    }
     const after = tried && startMin(tried);
     if (after === null || tried === null) continue;
     // Where there was no day at all, any day is a way out.
@@ -88,6 +111,29 @@ export function* waysOut(
     if (gainsMin >= WORTH_MIN) out.push({ ...candidate, gainsMin, known: tried.known });
   }
   return out.sort((a, b) => b.gainsMin - a.gainsMin);
+}
+
+/** Whether a way can still be taken: nothing of what it changes has begun, and a day before is not over. */
+function isPossible({ change }: Candidate, file: DayFile, day: RunDay, { nowAt, stood }: Since): boolean {
+  const begun = (of: (chore: RunDay['chores'][number]['chore']) => boolean) =>
+    day.chores.some(({ chore }) => of(chore) && stood.has(chore.id));
+  switch (change.of) {
+    case 'kitchen':
+      return true;
+    case 'line':
+      return !begun(({ lineIds }) => lineIds.includes(change.line.id));
+    case 'ahead': {
+      const { restFrom = '22:00' } = file.kitchen;
+      return Object.entries(change.ahead).every(([id, days]) => {
+        if ((file.run.ahead ?? {})[id] === days) return true;
+        const own = day.chores.filter(({ chore }) => chore.part?.id === id);
+        const workS = own.reduce((sum, { chore }) => sum + chore.takes.lengthS, 0);
+        const evening = localOf(minutesOf(file.run.readyAt, file.changes) - days * 1440, file.changes);
+        const until = minutesOf(`${evening.slice(0, 10)}T${restFrom}`, file.changes);
+        return !begun(({ part }) => part?.id === id) && until - minutesOf(nowAt, file.changes) >= workS / 60;
+      });
+    }
+  }
 }
 
 /** What is made on days before does not count: the day itself begins with what is left. */
