@@ -29,6 +29,8 @@ export interface DocumentState {
   /** Why nothing could be read yet: nothing is changed until it could. */
   readonly unread: Refusal | null;
   readonly docs: Docs;
+  /** Documents as they stood when this window read them. */
+  readonly began: Docs;
   readonly undoable: readonly UndoStep[];
   readonly aside: readonly Aside[];
   /** Changes that the browser has not kept, and why not; null where all are kept or on their way. */

@@ -278,7 +278,16 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       // The kitchen is what all plans stand on: without one, an empty one is laid beside whatever was found.
       const whole = docs[KITCHEN_KEY] ? docs : { ...docs, [KITCHEN_KEY]: EMPTY_KITCHEN };
       const { later } = found;
-      set({ ready: true, unread: null, docs: whole, undoable, aside, older, drafts: found.drafts });
+      set({
+        ready: true,
+        unread: null,
+        docs: whole,
+        began: whole,
+        undoable,
+        aside,
+        older,
+        drafts: found.drafts,
+      });
       if (later.length === 0) allIn();
       else {
         rest = later;
@@ -306,6 +315,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
           const aside = await setAside(came.odd.filter(({ from }) => !mine(from)));
           set({
             docs: { ...get().docs, ...Object.fromEntries(fresh) },
+            began: { ...get().began, ...Object.fromEntries(fresh) },
             aside: [...get().aside, ...aside],
             older: [...get().older, ...came.older],
             ...(came.newer ? { newer: true } : {}),
@@ -351,6 +361,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       whole: false,
       unread: null,
       docs: {},
+      began: {},
       undoable: [],
       aside: [],
       unsaved: null,

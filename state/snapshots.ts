@@ -124,7 +124,8 @@ export async function keepDaily(): Promise<void> {
   await listSnapshots();
   const today = localNow(now).slice(0, 10);
   const { list } = useSnapshots.getState();
-  if (!list.some(({ at, why }) => why === 'the day' && at.startsWith(today))) await keepNow('the day');
+  if (!list.some(({ at, why }) => why === 'the day' && at.startsWith(today)))
+    await keep(Object.values(useDocuments.getState().began), 'the day', now);
 }
 
 export async function loadSnapshot(key: string): Promise<Snapshot | null> {

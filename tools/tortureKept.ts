@@ -172,7 +172,7 @@ export const snapshots = ({ base, note, texts, setCount }: KeptTools) =>
   inBrowser(async (page) => {
     await page.goto(`${base}${RUN}/pieces`);
     await page.getByTestId('value-count').first().waitFor();
-    await page.waitForTimeout(3000);
+    await page.waitForTimeout(9000);
     const before = (await texts(page, null, null))['run/run-lantern-evening'];
     for (let i = 0; i < 20; i += 1) {
       await page.goto(`${base}${RUN}/pieces`);
