@@ -35,6 +35,8 @@ export interface RunStanding {
   readonly left: DayLeft | null;
   /** When a chore that has not begun is to begin: as what is left has it, else as planned. Local time. */
   readonly startOf: (id: string) => string;
+  /** When a chore ended or is to end, likewise. */
+  readonly endOf: (id: string) => string;
   /** What has happened, for whoever tries what else could be done. */
   readonly since: Since;
   /** ms of the steady clock. */
@@ -78,8 +80,13 @@ export function useStanding(run: RunDoc, everyMs = 20_000): RunStanding {
   );
   const planned = new Map(day?.chores.map(({ chore, startAt }) => [chore.id, startAt]) ?? []);
   const startOf = (id: string) => left?.starts.get(id) ?? planned.get(id) ?? '';
+  const endOf = (id: string) => {
+    const own = bench.standing.get(id);
+    if (own?.is === 'ended') return localNow(onTheWall(own.endedAt));
+    return left?.ends.get(id) ?? day?.chores.find(({ chore }) => chore.id === id)?.endAt ?? '';
+  };
   const begun = !run.closed && lastActOf(run) !== null;
-  return { view, day, chores, bench, begun, left, startOf, since, now };
+  return { view, day, chores, bench, begun, left, startOf, endOf, since, now };
 }
 
 /** A run at the bench: what is in hand, what runs, what is left. */

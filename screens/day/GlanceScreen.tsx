@@ -2,8 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import type { RunDoc } from '../../core/model/documents';
 import type { PlannedLine, RunPlan } from '../../core/plan';
-import type { RunDay } from '../../core/schedule/chores';
-import { useStanding } from '../../state/benchView';
+import { useStanding, type RunStanding } from '../../state/benchView';
 import { useDocuments, useScreen } from '../../state/store';
 import { clockText, dateOf, dayText } from '../../state/time';
 import { useNow } from '../../state/clock';
@@ -54,7 +53,7 @@ function Glance({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan 
       <Columns>
         <SafeStart run={run} standing={standing} />
         {!run.closed && pressing(standing, now) ? <WaysOut run={run} standing={standing} pressing /> : null}
-        <LinesTable run={run} whole={whole} day={day} />
+        <LinesTable run={run} whole={whole} standing={standing} />
       </Columns>
     </>
   );
@@ -63,11 +62,11 @@ function Glance({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan 
 function LinesTable({
   run,
   whole,
-  day,
+  standing,
 }: {
   readonly run: RunDoc;
   readonly whole: RunPlan;
-  readonly day: RunDay | null;
+  readonly standing: RunStanding;
 }) {
   const wide = useWide();
   const { line: edge } = useTokens();
@@ -83,7 +82,7 @@ function LinesTable({
           }}
         >
           {line.planned ? (
-            <LineRow run={run} line={line} day={day} wide={wide} />
+            <LineRow run={run} line={line} standing={standing} wide={wide} />
           ) : (
             <LineFault line={line} named />
           )}
@@ -96,20 +95,22 @@ function LinesTable({
 function LineRow({
   run,
   line: plan,
-  day,
+  standing,
   wide,
 }: {
   readonly run: RunDoc;
   readonly line: Extract<PlannedLine, { readonly planned: true }>;
-  readonly day: RunDay | null;
+  readonly standing: RunStanding;
   readonly wide: boolean;
 }) {
   const router = useRouter();
   const now = useNow(60_000);
   const docs = useDocuments((state) => state.docs);
   const { line } = plan;
+  const { day, endOf, begun } = standing;
   const own = (day?.chores ?? []).filter(({ chore }) => chore.lineIds.includes(line.id));
   const [last] = [...own].sort((a, b) => a.endMin - b.endMin);
+  const [first] = own;
   const made = plan.parts.count.made.value;
   const limit = plan.limits.find(({ limiting }) => limiting);
   const warnings = plan.warnings.length;
@@ -120,7 +121,12 @@ function LineRow({
     const on = dayText(dateOf(at), now);
     return at.slice(0, 10) === run.readyAt.slice(0, 10) ? clockText(at) : `${on} ${clockText(at)}`;
   };
-  const times = own[0] && last ? `${short(own[0].startAt)} to ${short(last.endAt)}` : 'not yet known';
+  const times =
+    !first || !last
+      ? 'not yet known'
+      : begun
+        ? `done about ${short(endOf(last.chore.id))}`
+        : `${short(first.startAt)} to ${short(last.endAt)}`;
   const said = [
     limit?.short ? `${limit.words} allow ${limit.pieces}` : null,
     warnings > 0 ? `${warnings} ${warnings === 1 ? 'warning' : 'warnings'}` : null,

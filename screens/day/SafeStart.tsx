@@ -13,7 +13,7 @@ import { Card } from '../../ui/card';
 import { Notice } from '../../ui/notice';
 import { Body, Small, Strong } from '../../ui/text';
 import { FONT, useTokens } from '../../ui/theme';
-import { BLOCKED, SKILL_WORDS, causeName, leftWords, spanText } from './day.words';
+import { BLOCKED, SKILL_WORDS, causeName, heldWords, spanText } from './day.words';
 
 /** How far the search is, and why there is no day where there is none. */
 export function DayState({ run, view }: { readonly run: RunDoc; readonly view: DayView }) {
@@ -138,7 +138,7 @@ function ReadyAbout({ run, standing, left, brief }: Required<StartProps> & { rea
           ? clockText(left.readyAt)
           : whenText(left.readyAt, now)}
       </Strong>
-      <Body>{leftWords(left, run, now)}</Body>
+      <Body>{heldWords(left, run)}</Body>
       <Body>
         {inHand
           ? `In hand: ${inHand.label}.`

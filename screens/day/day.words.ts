@@ -86,6 +86,15 @@ export const BLOCKED: Readonly<Record<Blocked, Fault>> = {
   },
 };
 
+/** The same beside the hour itself. */
+export function heldWords({ readyAt, lateMin }: DayLeft, run: RunDoc): string {
+  const late = Math.round(lateMin);
+  if (late > 0) return `Late: ${spanText(late)} after the hour.`;
+  return run.readyAt.slice(0, 10) === readyAt.slice(0, 10)
+    ? `In time, ${spanText(-late)} in hand.`
+    : 'In time.';
+}
+
 /** Whether a day that has begun still holds, in a sentence. */
 export function leftWords({ readyAt, lateMin }: DayLeft, run: RunDoc, now: number): string {
   const late = Math.round(lateMin);

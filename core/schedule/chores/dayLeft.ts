@@ -30,6 +30,8 @@ export interface DayLeft {
   readonly lateMin: number;
   /** When each chore that has not begun begins now, local time. */
   readonly starts: ReadonlyMap<string, string>;
+  /** When each chore that has not ended ends now, local time. */
+  readonly ends: ReadonlyMap<string, string>;
   /** Chores that wait longer than they should by what has happened: batter, a coat, a frosting. */
   readonly overdue: readonly string[];
   readonly breaches: readonly Breach[];
@@ -79,6 +81,11 @@ export function dayLeft(question: LeftQuestion): DayLeft | null {
       lateMin: now + last / 60 - ready,
       starts: new Map(
         chores.flatMap(({ id }, i) => (stood.has(id) ? [] : [[id, at(found.starts[i] ?? 0)] as const])),
+      ),
+      ends: new Map(
+        chores.flatMap(({ id }, i) =>
+          stood.get(id)?.endedAgoS == null ? [[id, at(ends[i] ?? 0)] as const] : [],
+        ),
       ),
       overdue: [...new Set([...overdue, ...late])],
       breaches: breachesOf(problem, found.starts),
