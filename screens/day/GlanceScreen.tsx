@@ -46,7 +46,7 @@ export function GlanceScreen({ id }: { readonly id: string }) {
 function Glance({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
   const standing = useStanding(run);
   const now = useNow(30_000);
-  const { view, day } = standing;
+  const { view } = standing;
   return (
     <>
       <DayState run={run} view={view} />
