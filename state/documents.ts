@@ -291,7 +291,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       if (later.length === 0) allIn();
       else {
         rest = later;
-        setTimeout(() => get().askWhole(), LATER_MS);
+        setTimeout(takeRest, LATER_MS);
       }
       if (!atOnce) setTimeout(() => earlierSteps(found.steps), 0);
       sealSoon(Object.fromEntries(Object.entries(documents).filter((one) => !isSealed(one))), doubted);
@@ -299,6 +299,13 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
 
     /** Closed runs that are not read yet, and that nobody has asked for. */
     let rest: readonly string[] = [];
+    /** Somebody waits for them. */
+    let hurried = false;
+    const takeRest = () => {
+      const keys = rest;
+      rest = [];
+      if (keys.length > 0) void readRest(keys);
+    };
     const allIn = () => {
       set({ whole: true });
       indexClosed(get().docs);
@@ -308,7 +315,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
     const readRest = async (keys: readonly string[]) => {
       for (let tries = 0; !get().whole; tries += 1) {
         try {
-          const came = await readLater(storage, keys);
+          const came = await readLater(storage, keys, () => hurried);
           const mine = (key: string) => key in get().docs || key in counts || onItsWay(key);
           const fresh = Object.entries(came.docs).filter(([key]) => !mine(key));
           for (const [key, doc] of fresh) known[key] = doc;
@@ -386,9 +393,8 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       },
 
       askWhole() {
-        const keys = rest;
-        rest = [];
-        if (keys.length > 0) void readRest(keys);
+        hurried = true;
+        takeRest();
       },
 
       change(label, change) {

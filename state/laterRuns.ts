@@ -1,3 +1,4 @@
+import { breath } from './breath';
 import type { AnyDoc } from '../core/model/documents';
 import { isNewerText } from './landing';
 import { readText } from './reading';
@@ -5,8 +6,7 @@ import { readSeals, sumOf } from './seals';
 import type { DocStorage } from './storage';
 
 /** So many documents at a stretch: between stretches the page answers. */
-const AT_A_STRETCH = 200;
-const breath = () => new Promise<void>((done) => setTimeout(done, 0));
+const AT_A_STRETCH = 80;
 
 /** What came of documents that were read later. */
 export interface ReadLater {
@@ -21,8 +21,15 @@ export interface ReadLater {
   readonly newer: boolean;
 }
 
-/** Reads documents in stretches, none of which is long enough to be noticed. */
-export async function readLater(storage: DocStorage, keys: readonly string[]): Promise<ReadLater> {
+/**
+ * Reads documents in stretches, none of which is long enough to be noticed.
+ * @param hurried whether somebody waits for them by now
+ */
+export async function readLater(
+  storage: DocStorage,
+  keys: readonly string[],
+  hurried: () => boolean,
+): Promise<ReadLater> {
   const seals = readSeals();
   const docs: Record<string, AnyDoc> = {};
   const odd: { from: string; text: string; fault: string }[] = [];
@@ -44,7 +51,7 @@ export async function readLater(storage: DocStorage, keys: readonly string[]): P
       } else if (isNewerText(text)) newer = true;
       else odd.push({ from: key, text, fault: read.fault });
     }
-    await breath();
+    if (!hurried()) await breath();
   }
   return { docs, odd, older, unsealed, newer };
 }

@@ -1,3 +1,4 @@
+import { breath } from './breath';
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import { sumOf } from './seals';
 
@@ -36,8 +37,7 @@ const alone = <T>(work: () => Promise<T>): Promise<T> =>
     : work();
 
 /** Documents are looked through so many at a stretch: a kitchen of years has thousands. */
-const AT_A_STRETCH = 200;
-const breath = () => new Promise<void>((done) => setTimeout(done, 0));
+const AT_A_STRETCH = 80;
 
 const named = new WeakMap<object, string>();
 function nameOf(doc: unknown, text: () => string): string {
