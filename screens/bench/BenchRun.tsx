@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { isForThoseGoingOn } from '../../core/bench/goingOn';
 import { loadOf } from '../../core/bench/standing';
 import type { RunDoc } from '../../core/model/documents';
 import { counted as countedEvents } from '../../core/bench/log';
@@ -8,7 +9,7 @@ import { begin, finish, stepBack, tell } from '../../state/bench';
 import { takeInHand, useBenchLook, type BenchView } from '../../state/benchView';
 import { onTheWall } from '../../state/clock';
 import { clockText, localNow, whenText } from '../../state/time';
-import type { RunPlan } from '../../state/plans';
+import { useGoingOn, type RunPlan } from '../../state/plans';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Tap } from '../../ui/tap';
@@ -38,6 +39,7 @@ interface Of {
 /** The bench of a run: one thing in hand, what runs meanwhile, what comes next, and whether the day still holds. */
 export function BenchRun({ run, whole, view }: Of & { readonly view: BenchView }) {
   const { day, inHand, chores, bench, view: search } = view;
+  const going = useGoingOn(run, whole);
   if (!day || chores.length === 0) return <DayState run={run} view={search} />;
   const paused = bench.state.pausedAt !== null;
   return (
@@ -49,8 +51,12 @@ export function BenchRun({ run, whole, view }: Of & { readonly view: BenchView }
         </Card>
       ) : inHand ? (
         <>
-          <StepCard run={run} whole={whole} chore={inHand} chores={chores} />
-          <AtTheStep run={run} whole={whole} view={view} chore={inHand} />
+          <StepCard
+            {...(isForThoseGoingOn(inHand) ? going : { run, whole })}
+            chore={inHand}
+            chores={chores}
+          />
+          <AtTheStep run={run} whole={whole} going={going.whole} view={view} chore={inHand} />
         </>
       ) : (
         <Idle run={run} view={view} />
@@ -61,10 +67,29 @@ export function BenchRun({ run, whole, view }: Of & { readonly view: BenchView }
 }
 
 /** What is judged and weighed at the step in hand. */
-function AtTheStep({ run, whole, view, chore }: Of & { readonly view: BenchView; readonly chore: Chore }) {
+function AtTheStep({
+  run,
+  whole,
+  going,
+  view,
+  chore,
+}: Of & {
+  /** The plan for the pieces that go on. */
+  readonly going: RunPlan;
+  readonly view: BenchView;
+  readonly chore: Chore;
+}) {
   const { state } = view.bench;
   const plan = whole.lines.find((one) => one.planned && chore.lineIds.includes(one.line.id));
-  const weighed = <WeighIn key={chore.id} run={run} whole={whole} view={view} chore={chore} />;
+  const weighed = (
+    <WeighIn
+      key={chore.id}
+      run={run}
+      whole={isForThoseGoingOn(chore) ? going : whole}
+      view={view}
+      chore={chore}
+    />
+  );
   if (!plan?.planned) return weighed;
   const portions = portioningOf(chore, plan, state);
   return (

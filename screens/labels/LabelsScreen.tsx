@@ -18,7 +18,7 @@ import {
 import { KEPT_PLACES, type Line, type RunDoc } from '../../core/model/documents';
 import { formatNumber, join, show, type NumberStyle } from '../../core/quantity';
 import { fileStem, saveFile } from '../../state/saveFile';
-import { usePlanOf, useRun, type LinePlan, type RunPlan } from '../../state/plans';
+import { useGoingOn, usePlanOf, useRun, type LinePlan, type RunPlan } from '../../state/plans';
 import { useNumberStyle } from '../../state/store';
 import { dateOf, localNow, longDateText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
@@ -58,7 +58,24 @@ export function LabelsScreen({ id }: { readonly id: string }) {
         />
       </Screen>
     );
-  return <Ready run={view.run} plans={planned} onBack={back} />;
+  return <Good run={view.run} whole={view.whole} onBack={back} />;
+}
+
+/** Labels are for the good ones: as the run was closed, or as it goes on. */
+function Good({
+  run,
+  whole,
+  onBack,
+}: {
+  readonly run: RunDoc;
+  readonly whole: RunPlan;
+  readonly onBack: () => void;
+}) {
+  const going = useGoingOn(run, whole);
+  const plans = going.whole.lines.flatMap((line) => (line.planned ? [line] : []));
+  return (
+    <Ready key={plans.map(({ line }) => line.count).join()} run={going.run} plans={plans} onBack={onBack} />
+  );
 }
 
 /** What labels are printed of: a line, or one of its lots where they are finished differently. */

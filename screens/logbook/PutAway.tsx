@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { bestBy, daysOf } from '../../core/logbook';
 import { KEPT_PLACES, type Kept, type KeptPlace, type RunDoc } from '../../core/model/documents';
-import { goingOn, benchStateOf } from '../../core/bench/log';
+import { goodOf } from '../../core/bench/goingOn';
+import { benchStateOf } from '../../core/bench/log';
 import { keepingWords } from '../../core/caution/keeping';
 import { useNow } from '../../state/clock';
 import { KITCHEN_KEY, runsIn } from '../../state/documents';
@@ -101,11 +102,7 @@ function PutForm({
   const [lineId, setLineId] = useState(first.line.id);
   const plan = plans.find(({ line }) => line.id === lineId) ?? first;
   const state = benchStateOf(run.log ?? []);
-  const [only] = plans;
-  const made =
-    plans.length === 1 && only && run.closed
-      ? run.closed.made
-      : goingOn(state, plan.line.id, Math.round(plan.parts.count.made.value));
+  const made = goodOf(run, state, plan.line.id, Math.round(plan.parts.count.made.value));
   const [pieces, setPieces] = useState<number | null>(null);
   const [asked, setAsked] = useState<KeptPlace | null>(null);
   const days = daysOf(plan.keeping);
