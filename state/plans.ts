@@ -1,6 +1,5 @@
-import { runGoingOn } from '../core/bench/goingOn';
-import { benchStateOf, counted } from '../core/bench/log';
-import { useDeferredValue, useMemo } from 'react';
+import { counted } from '../core/bench/log';
+import { useDeferredValue } from 'react';
 import { create } from 'zustand';
 import type { FormulaDoc, KitchenDoc, Line, RunDoc } from '../core/model/documents';
 import { formulasNamed } from '../core/model/references';
@@ -173,22 +172,6 @@ export function usePlanOf(run: RunDoc): RunPlan | null {
   const now = useNow(20_000);
   const planner = usePlanner((state) => state.planner);
   return planOf(runIn(docs, run.id) ?? run, docs, now, planner);
-}
-
-/** A run with its plan for the pieces that go on: what was lost needs no frosting, no coat, no box and no label. */
-export function useGoingOn(run: RunDoc, whole: RunPlan): Pick<OpenRun, 'run' | 'whole'> {
-  const docs = useDeferredValue(useDocuments((state) => state.docs));
-  const now = useNow(60_000);
-  const planner = usePlanner((state) => state.planner);
-  const going = useMemo(
-    () =>
-      runGoingOn(run, benchStateOf(run.log ?? []), (id) => {
-        const plan = whole.lines.find(({ line }) => line.id === id);
-        return plan?.planned ? plan.parts.count.made.value : null;
-      }),
-    [run, whole],
-  );
-  return going === run ? { run, whole } : { run: going, whole: planOf(going, docs, now, planner) ?? whole };
 }
 
 /** What figures are asked of: a line, or what the lines share. */

@@ -11,7 +11,7 @@ const lines: Line[] = [
     id: 'cakes',
     count: 24,
     frosting: { kind: 'buttercream', style: 'rosette', eachG: 30, formulaId: null },
-  } as Line,
+  },
   { ...POP, id: 'pops', count: 12 },
 ];
 const plan = whole(lines);

@@ -18,7 +18,8 @@ import {
 import { KEPT_PLACES, type Line, type RunDoc } from '../../core/model/documents';
 import { formatNumber, join, show, type NumberStyle } from '../../core/quantity';
 import { fileStem, saveFile } from '../../state/saveFile';
-import { useGoingOn, usePlanOf, useRun, type LinePlan, type RunPlan } from '../../state/plans';
+import { useGoingOn } from '../../state/goingOn';
+import { usePlanOf, useRun, type LinePlan, type RunPlan } from '../../state/plans';
 import { useNumberStyle } from '../../state/store';
 import { dateOf, localNow, longDateText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
