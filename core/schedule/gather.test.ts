@@ -1,3 +1,4 @@
+import { DEMO_FORMULAS, DEMO_KITCHEN, demoDay, demoRuns } from '../../demo';
 import { FAMILY_FILES } from '../../demo/families';
 import type { KitchenDoc, Line, RunDoc, RunFile, StoredDoc } from '../model/documents';
 import { bowlsOf, planWhole, tickKey, ticksOf, withTicks } from '../plan';
@@ -242,5 +243,35 @@ describe('the shopping list', () => {
       expect(costs(run)[0]?.used).toBeCloseTo(used ?? NaN, 9);
       expect(costs(run, { ...priced, store: [] })).toEqual([]);
     });
+  });
+
+  it('buys eggs once for all bowls, whites and yolks out of the same ones, and lemons for zest and juice alike', () => {
+    const text = (more: string) => `200 g plain flour\n200 g sugar\n200 g butter\n4 eggs\n${more}`;
+    const [plain] = DEMO_FORMULAS;
+    const formulas = [
+      { ...plain, id: 'a', name: 'A', text: text('zest of 1 lemon\n30 ml lemon juice') },
+      { ...plain, id: 'b', name: 'B', text: text('2 egg whites\n1 egg yolk') },
+    ] as typeof DEMO_FORMULAS;
+    const [line] = demoRuns(demoDay('2026-11-25T08:00'))[0]?.lines ?? [];
+    if (!line) throw new Error('the demo has a line');
+    const lines = [
+      { ...line, id: 'a', formulaId: 'a', count: 13 },
+      { ...line, id: 'b', formulaId: 'b', count: 17 },
+    ] as Line[];
+    const run = { ...demoRuns(demoDay('2026-11-25T08:00'))[0], lines } as RunDoc;
+    const whole = planWhole({ run, kitchen: DEMO_KITCHEN, formulas });
+    const masses = new Map<string, number>();
+    for (const plan of whole.lines)
+      if (plan.planned)
+        for (const { ingredients } of plan.batches)
+          for (const { name, mass } of ingredients) masses.set(name, (masses.get(name) ?? 0) + mass.value);
+    const g = (name: RegExp) =>
+      [...masses].reduce((sum, [key, mass]) => sum + (name.test(key) ? mass : 0), 0);
+    const of = (name: RegExp) => needsOf(run, whole).filter((need) => name.test(need.name));
+    // By hand: 50 g an egg, 33 g a white, 17 g a yolk; 45 g of juice in a lemon.
+    const eggs = g(/^eggs$/) / 50 + Math.max(g(/white/) / 33, g(/yolk/) / 17);
+    expect(of(/egg/)).toEqual([expect.objectContaining({ amount: Math.ceil(eggs - 1e-6), by: 'pieces' })]);
+    expect(of(/lemon/)).toEqual([expect.objectContaining({ name: 'lemon', by: 'pieces' })]);
+    expect(of(/lemon/)[0]?.amount).toBeGreaterThanOrEqual(g(/juice/) / 45);
   });
 });

@@ -94,8 +94,19 @@ function takenBy(
     const known = out.get(at);
     out.set(at, known ? { ...known, amount: known.amount + amount } : { key, name, by, amount, pack });
   };
+  /** Eggs and pods by what they are: bowls of one day are filled from one box, and the last is shared. */
+  const counts = new Map<string, { readonly name: string; readonly count: number }>();
   /** By fruit, how many each part of it takes: one lemon gives its zest and its juice. */
   const fruits = new Map<string, Map<string, number>>();
+  const ofFruit = (fruit: string, part: string, count: number) => {
+    const of = fruits.get(fruit) ?? new Map<string, number>();
+    fruits.set(fruit, of.set(part, (of.get(part) ?? 0) + count));
+  };
+  /** Juice by weight, by its fruit: pressed from the fruits whose zest is taken, else bought as it is. */
+  const juices = new Map<
+    string,
+    { readonly key: string; readonly name: string; readonly g: number; readonly pieceG: number }
+  >();
   for (const { batch } of bowlsOf(run, whole)) {
     for (const { line, name: written, mass, whole: counted } of batch.ingredients) {
       const key = line.ingredient ? keyIn(line.ingredient, written.split(',')[0] ?? written) : plain(written);
@@ -103,20 +114,37 @@ function takenBy(
       const name = written.split(',')[0]?.trim() || written;
       const one = line.whole;
       if (one?.sort === 'pack') add(key, name, 'g', mass.value, { one: one.one, g: one.pieceG });
-      // Nobody buys part of an egg or of a pod, however it goes in.
       else if (one) {
-        const count = Math.ceil((counted?.value ?? mass.value / one.pieceG) - HAIR);
+        const count = counted?.value ?? mass.value / one.pieceG;
         const part = PART_OF_FRUIT.exec(name);
-        if (part?.[1] === undefined) add(key, name, 'pieces', count);
-        else {
-          const of = fruits.get(part[1]) ?? new Map<string, number>();
-          of.set(part[2] ?? '', (of.get(part[2] ?? '') ?? 0) + count);
-          fruits.set(part[1], of);
-        }
-      } else add(key, name, 'g', mass.value);
+        if (part?.[1] === undefined) counts.set(key, { name, count: (counts.get(key)?.count ?? 0) + count });
+        else ofFruit(part[1], part[2]?.toLowerCase() ?? '', count);
+      } else {
+        const juice = PART_OF_FRUIT.exec(name);
+        const pieceG = typeof line.ingredient?.pieceG === 'number' ? line.ingredient.pieceG : 0;
+        if (juice?.[1] !== undefined && juice[2]?.toLowerCase() === 'juice' && pieceG > 0)
+          juices.set(juice[1], { key, name, pieceG, g: (juices.get(juice[1])?.g ?? 0) + mass.value });
+        else add(key, name, 'g', mass.value);
+      }
     }
   }
-  for (const [fruit, parts] of fruits) add(keyOf(fruit), fruit, 'pieces', Math.max(...parts.values()));
+  for (const [fruit, { key, name, g, pieceG }] of juices)
+    if (fruits.has(fruit)) ofFruit(fruit, 'juice', g / pieceG);
+    else add(key, name, 'g', g);
+  // Whites and yolks come out of the same eggs, which are bought whole.
+  const [whites, yolks] = [counts.get('egg white'), counts.get('egg yolk')];
+  const parted = Math.max(whites?.count ?? 0, yolks?.count ?? 0);
+  if (parted > 0) {
+    const eggs = counts.get('egg');
+    counts.delete('egg white');
+    counts.delete('egg yolk');
+    counts.set('egg', { name: eggs?.name ?? 'eggs', count: (eggs?.count ?? 0) + parted });
+  }
+  // Nobody buys part of an egg, of a pod or of a lemon.
+  const bought = (count: number) => Math.ceil(count - HAIR);
+  for (const [key, { name, count }] of counts) add(key, name, 'pieces', bought(count));
+  for (const [fruit, parts] of fruits)
+    add(keyOf(fruit), fruit, 'pieces', bought(Math.max(...parts.values())));
   for (const plan of whole.lines) {
     if (!plan.planned) continue;
     for (const { what, amount, times, onHand } of plan.materials) {
