@@ -37,7 +37,7 @@ describe('the table of ingredients', () => {
 describe('a table', () => {
   it('is read by an independent parser as it was written, whatever stands in its cells', () => {
     // What begins like a sum is the one thing that is changed.
-    const text = fc.string().filter((one) => !/^[=+\-@\t\r]/.test(one));
+    const text = fc.string().filter((one) => !/^\s*[=+\-@]/.test(one));
     fc.assert(
       fc.property(fc.array(fc.array(text, { minLength: 2, maxLength: 4 }), { maxLength: 8 }), (rows) => {
         const wide = rows.map((row) => [...row, 'x', 'x', 'x'].slice(0, 4));

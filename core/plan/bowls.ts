@@ -1,6 +1,7 @@
 import type { RunDoc } from '../model/documents';
 import { plainFormulaId } from '../model/references';
 import type { Batch, BatchIngredient } from './emitted';
+import type { LinePlan } from './linePlan';
 import type { RunPlan } from './planned';
 import { isApart } from './promise';
 
@@ -28,15 +29,19 @@ export function withTicks(run: RunDoc, ticks: Iterable<string>): RunDoc {
   return { ...run, lines, ticks: [...ticks] };
 }
 
+/** Lines of which something is made: what cannot be planned, or comes to no piece, takes nothing and has no work. */
+export const madeLines = (whole: RunPlan): LinePlan[] =>
+  whole.lines.flatMap((line) => (line.planned && line.parts.count.made.value > 0 ? [line] : []));
+
 /** Every bowl of a run, batters first, then what the lines share; a bowl that lines share stands once. */
 export function bowlsOf(run: Pick<RunDoc, 'lines'>, whole: RunPlan): Bowl[] {
   const out: Bowl[] = [];
   const seen = new Set<string>();
-  for (const plan of whole.lines) {
-    if (!plan.planned) continue;
+  const made = madeLines(whole);
+  for (const plan of made) {
     const { id: lineId } = plan.line;
     const apart = isApart(plan.line);
-    for (const batch of plan.batches) {
+    for (const [i, batch] of plan.batches.entries()) {
       if (apart) {
         // What is ticked off of it is not what was ticked off of the bowl that others share.
         out.push({
@@ -45,12 +50,13 @@ export function bowlsOf(run: Pick<RunDoc, 'lines'>, whole: RunPlan): Bowl[] {
         });
         continue;
       }
-      if (seen.has(batch.formula.id)) continue;
-      seen.add(batch.formula.id);
-      const sharing = whole.lines.flatMap((other) =>
-        other.planned &&
-        !isApart(other.line) &&
-        other.batches.some(({ formula }) => formula.id === batch.formula.id)
+      // Lines share a bowl; a line that bakes one formula twice mixes it twice.
+      const again = plan.batches.slice(0, i).filter(({ formula }) => formula.id === batch.formula.id).length;
+      const bowl = `${batch.formula.id}#${again}`;
+      if (seen.has(bowl)) continue;
+      seen.add(bowl);
+      const sharing = made.flatMap((other) =>
+        !isApart(other.line) && other.batches.some(({ formula }) => formula.id === batch.formula.id)
           ? [other.line.id]
           : [],
       );
@@ -58,7 +64,10 @@ export function bowlsOf(run: Pick<RunDoc, 'lines'>, whole: RunPlan): Bowl[] {
     }
   }
   // What goes into other things is made before them.
-  const shared = [...(whole.components?.batches ?? [])].reverse();
+  const lines = new Set(made.map(({ line }) => line.id));
+  const shared = (whole.components?.batches ?? [])
+    .filter(({ lineIds }) => lineIds.some((id) => lines.has(id)))
+    .reverse();
   for (const batch of shared) out.push({ batch, lineId: null });
   const order = new Map(run.lines.map((line, i) => [line.id, i]));
   const at = ({ lineId }: Bowl) => (lineId === null ? run.lines.length : (order.get(lineId) ?? 0));

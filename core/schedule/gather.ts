@@ -1,7 +1,7 @@
 import type { KitchenDoc, RunDoc } from '../model/documents';
 import type { Bowl, LinePlan, Material, RunPlan, TaskDoes, Use, Warning } from '../plan';
 import { holdsOfLine } from '../quantity/allergens';
-import { bowlsOf } from '../plan/bowls';
+import { bowlsOf, madeLines } from '../plan/bowls';
 import { warning } from '../plan/warnings.words';
 import { coldRoomOf } from './cold';
 import { dayOf, type TimedStep } from './day';
@@ -73,8 +73,6 @@ function beginsAt(steps: readonly TimedStep[], stage: GatherStage): string | nul
   return found.sort()[0] ?? null;
 }
 
-const planned = (whole: RunPlan): LinePlan[] => whole.lines.flatMap((line) => (line.planned ? [line] : []));
-
 const thingOf = ({ line }: LinePlan, { what, amount }: Material): Thing => {
   const { what: name, note } = materialWords(what);
   return { key: `${line.id}:${amount.id}`, lineId: line.id, figureId: amount.id, what: name, note };
@@ -93,18 +91,21 @@ function usedAt(day: RunDay, ids: readonly string[], stage: GatherStage): string
  * @param day of the run; until it is known, each line tells its hours as if it were alone
  */
 export function gatherOf(run: RunDoc, whole: RunPlan, day: RunDay | null = null): GatherGroup[] {
-  const plans = planned(whole);
-  const days = new Map(plans.map((plan) => [plan.line.id, dayOf(plan).steps]));
+  const plans = madeLines(whole);
+  const days = new Map<string, readonly TimedStep[]>();
+  // A line's day by itself is worked out only where the run's says nothing.
+  const alone = (id: string): readonly TimedStep[] => {
+    const plan = plans.find(({ line }) => line.id === id);
+    const steps = days.get(id) ?? (plan ? dayOf(plan).steps : []);
+    days.set(id, steps);
+    return steps;
+  };
   const at = (ids: readonly string[], stage: GatherStage) =>
-    (day && usedAt(day, ids, stage)) ??
-    beginsAt(
-      ids.flatMap((id) => days.get(id) ?? []),
-      stage,
-    );
+    (day && usedAt(day, ids, stage)) ?? beginsAt(ids.flatMap(alone), stage);
   const bowls = bowlsOf(run, whole).map((bowl): GatherGroup => {
     const stage: GatherStage = bowl.lineId === null ? 'shared' : 'batter';
     return {
-      id: `bowl-${bowl.batch.formula.id}`,
+      id: `bowl-${bowl.batch.tickPrefix}${bowl.batch.formula.id}`,
       stage,
       title: bowl.batch.formula.name,
       at: at(bowl.batch.lineIds, stage),
@@ -160,7 +161,7 @@ export function preparationsOf(whole: RunPlan, kitchen: KitchenDoc, day: RunDay 
     const known = out.get(id);
     if (!known || (at !== null && (known.at === null || at < known.at))) out.set(id, { id, kind, words, at });
   };
-  for (const plan of planned(whole)) {
+  for (const plan of madeLines(whole)) {
     const alone = dayOf(plan);
     const own = (day?.chores ?? []).filter(({ chore }) => chore.lineIds.includes(plan.line.id));
     const startBy = own.map(({ startAt }) => startAt).sort()[0] ?? alone.startBy;
@@ -178,7 +179,7 @@ export function preparationsOf(whole: RunPlan, kitchen: KitchenDoc, day: RunDay 
 
 /** A promise of one line that another line endangers: a bowl that both take from, or a vessel that both dip in. */
 export function sharedPromiseWarnings(run: RunDoc, whole: RunPlan): Warning[] {
-  const plans = planned(whole);
+  const plans = madeLines(whole);
   const vessels = ({ pots }: LinePlan) => pots.flatMap(({ vesselId }) => vesselId ?? []);
   const bowls = bowlsOf(run, whole).filter(({ batch }) => batch.lineIds.length > 1);
   return plans.flatMap((plan) =>

@@ -1,7 +1,7 @@
 import type { KitchenDoc, RunDoc, StoredDoc } from '../model/documents';
 import { COLLECTIVE, ingredientsNamedIn, singular, type Ingredient } from '../quantity';
 import type { RunPlan } from '../plan';
-import { bowlsOf } from '../plan/bowls';
+import { bowlsOf, madeLines } from '../plan/bowls';
 import { materialWords } from './gather.words';
 
 /** What a run takes of one thing. */
@@ -145,8 +145,7 @@ function takenBy(
   for (const [key, { name, count }] of counts) add(key, name, 'pieces', bought(count));
   for (const [fruit, parts] of fruits)
     add(keyOf(fruit), fruit, 'pieces', bought(Math.max(...parts.values())));
-  for (const plan of whole.lines) {
-    if (!plan.planned) continue;
+  for (const plan of madeLines(whole)) {
     for (const { what, amount, times, onHand } of plan.materials) {
       const { shop } = materialWords(what);
       if (shop === null) continue;

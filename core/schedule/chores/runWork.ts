@@ -2,6 +2,7 @@ import type { KitchenDoc } from '../../model/documents';
 import type { LinePlan, RunPlan } from '../../plan';
 import { Beliefs, KITCHEN, PARAMS, scopeOf } from '../../param';
 import { fullLoads } from '../../process/loads';
+import { madeLines } from '../../plan/bowls';
 import { stageOf } from '../../process/stages';
 import { mixableMl } from './limits';
 import { mixedOnce, sharedBowls } from './mixedOnce';
@@ -81,11 +82,10 @@ export function runWork(
   ahead: Ahead = {},
 ): { readonly chores: readonly Chore[]; readonly packed: readonly PackedLine[] } {
   const { chores, beside } = componentsWork(whole, ahead);
-  const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
+  const plans = madeLines(whole);
   const packed: PackedLine[] = [];
   for (const plan of plans) {
     const made = plan.parts.count.made.value;
-    if (made <= 0) continue;
     const work = new Work(plan.line.id, [plan.line.id]);
     const after = lineWork(work, plan, {
       beside,
