@@ -1,8 +1,8 @@
 import { create } from 'zustand';
 import type { AnyDoc } from '../core/model/documents';
 import { readDocument } from '../core/exchange/migrate';
-import { putAt, sameJson, threeWay, type Json } from '../core/exchange/threeWay';
-import { DEMO_FORMULAS, DEMO_KITCHEN, EMPTY_KITCHEN, demoDay, demoRuns } from '../demo';
+import { putAt, threeWay, type Json } from '../core/exchange/threeWay';
+import { EMPTY_KITCHEN } from '../demo';
 import type { Past } from '../demo/past';
 import type { Commit } from './ahead';
 import { refusalOf, type Aside, type DocumentState, type DocumentStore } from './documentState';
@@ -15,9 +15,12 @@ import {
   type Landed,
   type Step,
 } from './landing';
-import { KITCHEN_KEY, applied, exchange, inverse, keyOf, type Change, type Docs } from './docs';
+import { KITCHEN_KEY, applied, exchange, inverse, type Change } from './docs';
 import { indexClosed } from './closedIndex';
-import { readLater } from './laterRuns';
+import { LaterRuns } from './laterRuns';
+import { demoDocs, byKey } from './demoDocs';
+import { pause, waitAfter } from './retries';
+import { onceKept, setAside } from './putAside';
 import { newStepId, oldSteps, readStep, readSteps, readText, type UndoStep } from './reading';
 import { readSeals, sealSoon, sumOf } from './seals';
 import type { DocStorage, Elsewhere } from './storage';
@@ -25,26 +28,10 @@ import type { DocStorage, Elsewhere } from './storage';
 export * from './docs';
 export * from './documentState';
 
-const byKey = (docs: readonly AnyDoc[]): Docs => Object.fromEntries(docs.map((doc) => [keyOf(doc), doc]));
-
-function demoDocs(at: string, past: Past | null): Docs {
-  const now = demoDay(at);
-  const { runs, beliefs } = past ?? { runs: [], beliefs: DEMO_KITCHEN.beliefs };
-  return byKey([{ ...DEMO_KITCHEN, beliefs: [...beliefs] }, ...DEMO_FORMULAS, ...demoRuns(now), ...runs]);
-}
-
 const asJson = (doc: AnyDoc | null | undefined): Json => (doc ?? null) as unknown as Json;
 
 /** A text that this build has read whole before. */
 const sealedText = (text: string) => ({ ok: true as const, doc: JSON.parse(text) as AnyDoc, older: null });
-
-/** How long until what was refused is tried again, ms: soon, then every three seconds. */
-const RETRIES_MS = [400, 1000, 2000, 3000];
-/** How often it is looked whether a document that was put back is kept, before its old text is left where it is. */
-const PUT_BACK_TRIES = 20;
-/** Closed runs that nobody asks for are read so long after the rest, ms: the first picture and its scripts come before. */
-const LATER_MS = 4000;
-const pause = (ms: number) => new Promise<void>((done) => setTimeout(done, ms));
 
 /** The store of all documents over some storage. Writing follows every change; reading happens once. */
 export function createDocumentStore(storage: DocStorage): DocumentStore {
@@ -164,7 +151,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
             break;
           }
           set({ unsaved: { count: queue.length, cause: refusalOf(fault) } });
-          await pause(RETRIES_MS[Math.min(refused, RETRIES_MS.length - 1)] ?? 0);
+          await waitAfter(refused);
           refused += 1;
         }
       }
@@ -224,18 +211,6 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       if (undone !== null) set({ undoable: undoable.filter(({ id }) => id !== undone) });
     };
 
-    /** Texts that are no documents are moved out of the way before anything can be written over them. */
-    const setAside = async (odd: readonly Omit<Aside, 'key'>[]): Promise<Aside[]> => {
-      if (odd.length === 0) return [];
-      try {
-        const names = await storage.setAside(Object.fromEntries(odd.map(({ from, text }) => [from, text])));
-        return odd.map((one) => ({ ...one, key: names[one.from] ?? one.from }));
-      } catch {
-        // No room: they stay where they are, and a change that would fall on one sets it aside itself.
-        return odd.map((one) => ({ ...one, key: one.from }));
-      }
-    };
-
     const read = async (now: string, past: () => Promise<Past | null>): Promise<void> => {
       let found = await storage.read();
       if (!found.laid && Object.keys(found.documents).length === 0) {
@@ -274,7 +249,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
         const one = readText(from, text);
         return { key, from, text, fault: one.ok ? 'It can be read again.' : one.fault };
       });
-      const aside = [...before, ...(await setAside(odd))];
+      const aside = [...before, ...(await setAside(storage, odd))];
       // The kitchen is what all plans stand on: without one, an empty one is laid beside whatever was found.
       const whole = docs[KITCHEN_KEY] ? docs : { ...docs, [KITCHEN_KEY]: EMPTY_KITCHEN };
       const { later } = found;
@@ -289,51 +264,35 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
         drafts: found.drafts,
       });
       if (later.length === 0) allIn();
-      else {
-        rest = later;
-        setTimeout(takeRest, LATER_MS);
-      }
+      else laterRuns.leave(later);
       if (!atOnce) setTimeout(() => earlierSteps(found.steps), 0);
       sealSoon(Object.fromEntries(Object.entries(documents).filter((one) => !isSealed(one))), doubted);
     };
 
-    /** Closed runs that are not read yet, and that nobody has asked for. */
-    let rest: readonly string[] = [];
-    /** Somebody waits for them. */
-    let hurried = false;
-    const takeRest = () => {
-      const keys = rest;
-      rest = [];
-      if (keys.length > 0) void readRest(keys);
-    };
     const allIn = () => {
       set({ whole: true });
       indexClosed(get().docs);
     };
 
     /** Closed runs, after the first picture: what this window heard of or changed meanwhile stands as it is. */
-    const readRest = async (keys: readonly string[]) => {
-      for (let tries = 0; !get().whole; tries += 1) {
-        try {
-          const came = await readLater(storage, keys, () => hurried);
-          const mine = (key: string) => key in get().docs || key in counts || onItsWay(key);
-          const fresh = Object.entries(came.docs).filter(([key]) => !mine(key));
-          for (const [key, doc] of fresh) known[key] = doc;
-          const aside = await setAside(came.odd.filter(({ from }) => !mine(from)));
-          set({
-            docs: { ...get().docs, ...Object.fromEntries(fresh) },
-            began: { ...get().began, ...Object.fromEntries(fresh) },
-            aside: [...get().aside, ...aside],
-            older: [...get().older, ...came.older],
-            ...(came.newer ? { newer: true } : {}),
-          });
-          sealSoon(came.unsealed, doubted);
-          allIn();
-        } catch {
-          await pause(RETRIES_MS[Math.min(tries, RETRIES_MS.length - 1)] ?? 0);
-        }
-      }
-    };
+    const laterRuns = new LaterRuns(storage, async (came) => {
+      const mine = (key: string) => key in get().docs || key in counts || onItsWay(key);
+      const fresh = Object.entries(came.docs).filter(([key]) => !mine(key));
+      for (const [key, doc] of fresh) known[key] = doc;
+      const aside = await setAside(
+        storage,
+        came.odd.filter(({ from }) => !mine(from)),
+      );
+      set({
+        docs: { ...get().docs, ...Object.fromEntries(fresh) },
+        began: { ...get().began, ...Object.fromEntries(fresh) },
+        aside: [...get().aside, ...aside],
+        older: [...get().older, ...came.older],
+        ...(came.newer ? { newer: true } : {}),
+      });
+      sealSoon(came.unsealed, doubted);
+      allIn();
+    });
 
     /** Puts the steps that were kept before those that were made or heard of meanwhile. */
     const earlierSteps = (kept: readonly string[]) => {
@@ -341,20 +300,6 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       const since = new Set(undoable.map(({ id }) => id));
       const earlier = readSteps(kept).filter(({ id }) => !since.has(id) && !undoneSoon.has(id));
       set({ undoable: [...earlier, ...undoable].slice(-STEPS_KEPT) });
-    };
-
-    /** Lets a text that was set aside go once its document has been read back from the store, and not before. */
-    const letGoOnceKept = async (key: string, from: string, doc: AnyDoc) => {
-      for (let tries = 0; tries < PUT_BACK_TRIES; tries += 1) {
-        await pause(RETRIES_MS[Math.min(tries, RETRIES_MS.length - 1)] ?? 0);
-        if (onItsWay(from)) continue;
-        const text = await storage.textOf(from).catch(() => null);
-        const kept = text === null ? null : readText(from, text);
-        if (kept?.ok && sameJson(asJson(kept.doc), asJson(doc))) {
-          get().letGoAside(key);
-          return;
-        }
-      }
     };
 
     const undoStep = (step: UndoStep) => {
@@ -387,14 +332,13 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
           } catch (fault) {
             // Nothing is changed and nothing is laid out before it is known what is there.
             if (tries > 0) set({ unread: refusalOf(fault) });
-            await pause(RETRIES_MS[Math.min(tries, RETRIES_MS.length - 1)] ?? 0);
+            await waitAfter(tries);
           }
         }
       },
 
       askWhole() {
-        hurried = true;
-        takeRest();
+        laterRuns.hurry();
       },
 
       change(label, change) {
@@ -437,7 +381,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
         if (get().docs[one.from] && one.from !== KITCHEN_KEY)
           return 'Another document has its name now. Save this one as a file and bring it in.';
         get().change(`Put back ${one.from}`, { [one.from]: read.doc });
-        void letGoOnceKept(key, one.from, read.doc);
+        void onceKept(storage, one.from, read.doc, onItsWay).then((kept) => kept && get().letGoAside(key));
         return null;
       },
 

@@ -2,6 +2,7 @@ import { breath } from './breath';
 import type { AnyDoc } from '../core/model/documents';
 import { isNewerText } from './landing';
 import { readText } from './reading';
+import { waitAfter } from './retries';
 import { readSeals, sumOf } from './seals';
 import type { DocStorage } from './storage';
 
@@ -25,7 +26,7 @@ export interface ReadLater {
  * Reads documents in stretches, none of which is long enough to be noticed.
  * @param hurried whether somebody waits for them by now
  */
-export async function readLater(
+async function readLater(
   storage: DocStorage,
   keys: readonly string[],
   hurried: () => boolean,
@@ -54,4 +55,44 @@ export async function readLater(
     if (!hurried()) await breath();
   }
   return { docs, odd, older, unsealed, newer };
+}
+
+/** Closed runs that nobody asks for are read so long after the rest, ms: the first picture and its scripts come before. */
+const LATER_MS = 4000;
+
+/** Closed runs that are left for later, and come once: when somebody asks, or after a while. */
+export class LaterRuns {
+  private rest: readonly string[] = [];
+  private hurried = false;
+
+  /** @param took takes in what came; what it throws is tried again */
+  constructor(
+    private readonly storage: DocStorage,
+    private readonly took: (came: ReadLater) => Promise<void>,
+  ) {}
+
+  leave(keys: readonly string[]): void {
+    this.rest = keys;
+    setTimeout(() => void this.take(), LATER_MS);
+  }
+
+  /** Somebody waits for them. */
+  hurry(): void {
+    this.hurried = true;
+    void this.take();
+  }
+
+  private async take(): Promise<void> {
+    const keys = this.rest;
+    this.rest = [];
+    if (keys.length === 0) return;
+    for (let tries = 0; ; tries += 1) {
+      try {
+        await this.took(await readLater(this.storage, keys, () => this.hurried));
+        return;
+      } catch {
+        await waitAfter(tries);
+      }
+    }
+  }
 }
