@@ -1,4 +1,5 @@
 import type { Batch, LinePlan, RunPlan } from '../plan';
+import { madeLines } from '../plan/bowls';
 import type { Chore } from '../schedule/chores/chore';
 import { stemOf } from '../process/stages';
 
@@ -61,24 +62,33 @@ export function amountsOf(chore: Chore, chores: readonly Chore[], whole: RunPlan
   const told = stem === 'weigh-out' ? !sharedMix : WEIGHED.has(stem) && !apart;
   const wanted = FIGURES[stem];
   return {
-    batches: told ? onceEach(plans.flatMap((plan) => batchesFor(plan, chore))) : [],
+    batches: told ? onceEach(plans.flatMap((plan) => batchesFor(plan, chore, whole))) : [],
     figures: wanted ? plans.flatMap((plan) => figuresOf(plan, wanted)) : [],
   };
 }
 
 /** Of a line with several bakes, the bowl of this one. */
-function batchesFor(plan: LinePlan, { id, lineIds }: Chore): Amounts['batches'] {
+function batchesFor(plan: LinePlan, { id, lineIds }: Chore, whole: RunPlan): Amounts['batches'] {
   const { crumbBakes, bowl } = plan.parts;
   const prefix = /\/(bake\d+\.)/.exec(id)?.[1] ?? '';
   const baked = crumbBakes.find((one) => one.prefix === prefix);
   const part = baked?.bowl ?? bowl;
   const base = part?.split?.base ?? part;
-  const share = base && lineIds.length === 1 ? base.own.value / base.mixed.value : 1;
+  const mixedApart = base && lineIds.length === 1 && sharesBowl(plan, whole);
+  const share = mixedApart ? base.own.value / base.mixed.value : 1;
   return (baked ? [baked.batch] : plan.batches).map((batch) => ({
     batch,
     // What is stirred into one line's part is that line's alone.
     share: batch.into === undefined ? share : 1,
   }));
+}
+
+/** Whether another line of which something is made takes from a bowl of this one. */
+function sharesBowl({ line, batches }: LinePlan, whole: RunPlan): boolean {
+  const formulas = new Set(batches.map(({ formula }) => formula.id));
+  return madeLines(whole).some(
+    (other) => other.line.id !== line.id && other.batches.some(({ formula }) => formulas.has(formula.id)),
+  );
 }
 
 /** A bowl that lines share stands with each of them: it is told once. */
