@@ -27,7 +27,7 @@ const weighed = (...masses: readonly number[]): RunDoc['log'] =>
     id: `w${i}`,
     at: NOW + i,
     what: 'weighed',
-    chore: 'l/roll',
+    chore: 'line-1/roll',
     of: 'portion',
     massG,
   }));
@@ -92,6 +92,21 @@ describe('charts', () => {
       'even',
     );
     expect(drift?.says).toMatch(/heavier than the first five/);
+  });
+
+  it('hold pieces of one size against each other: of the line of which most were weighed', () => {
+    const [line] = FIRST.lines;
+    if (!line) throw new Error('it has a line');
+    const balls = (weighed(50, 50, 50) ?? []).map((event) => ({
+      ...event,
+      id: `b${event.id}`,
+      chore: 'line-2/roll',
+    }));
+    const log = [...(weighed(24, 26, 24, 26, 24, 26) ?? []), ...balls] as RunDoc['log'];
+    const even = chart([closed('a', { log, lines: [line, { ...line, id: 'line-2' }] })], 'even');
+    expect(even?.points).toHaveLength(6);
+    expect(even?.marks[1]?.value).toBe(25);
+    expect(even?.title).toContain('line 1');
   });
 
   it('say how many to plan for all that are promised', () => {

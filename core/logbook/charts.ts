@@ -108,12 +108,28 @@ const LIMITS = 2.66;
 const IN_A_ROW = 7;
 const FEWEST_PIECES = 6;
 
+/** The pieces of one line of a run that were weighed one by one, g: of the line of which most were. */
+function weighedPieces({ log = [], lines }: RunDoc): {
+  readonly place: number;
+  readonly pieces: readonly number[];
+} {
+  const all = counted(log).flatMap((event) =>
+    event.what === 'weighed' && event.of === PORTION && event.practice !== true ? [event] : [],
+  );
+  // A cupcake and a ball of dough are of two sizes: together they would say nothing of either.
+  const [most] = lines
+    .map(({ id }, i) => ({
+      place: i + 1,
+      pieces: all.flatMap(({ chore, massG }) => (chore.startsWith(`${id}/`) ? [massG] : [])),
+    }))
+    .sort((a, b) => b.pieces.length - a.pieces.length);
+  return most ?? { place: 1, pieces: [] };
+}
+
 /** The pieces of the last batch of which they were weighed one by one, g. */
 function evenChart(runs: readonly RunDoc[]): Chart | null {
   for (const run of [...runs].reverse()) {
-    const pieces = counted(run.log ?? []).flatMap((event) =>
-      event.what === 'weighed' && event.of === PORTION && event.practice !== true ? [event.massG] : [],
-    );
+    const { place, pieces } = weighedPieces(run);
     if (pieces.length < FEWEST_PIECES) continue;
     const middle = mean(pieces);
     const moves = pieces.slice(1).map((one, i) => Math.abs(one - (pieces[i] ?? one)));
@@ -121,7 +137,7 @@ function evenChart(runs: readonly RunDoc[]): Chart | null {
     const outside = pieces.filter((one) => Math.abs(one - middle) > reach).length;
     return {
       id: 'even',
-      title: CHART.even.title(run.name),
+      title: CHART.even.title(run.lines.length > 1 ? `${run.name}, line ${place}` : run.name),
       says: CHART.even.says({
         n: pieces.length,
         outside,
