@@ -1,20 +1,11 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { IDBFactory } from 'fake-indexeddb';
 import type { RunDoc } from '../core/model/documents';
 import { CLOSED_INDEX, indexedAsClosed } from './closedIndex';
 import { createDocumentStore, runIn, runsIn } from './documents';
 import { browserStorage } from './storage';
+import { openPage } from './test-utils/servedPage';
 
 const page = globalThis as Record<string, unknown>;
-/** Runs what the served page runs before any script has come. */
-function openPage(): void {
-  const html = readFileSync(join(__dirname, '../public/index.html'), 'utf8');
-  const script = /<script>([\s\S]*?)<\/script>/.exec(html)?.[1] ?? '';
-  // eslint-disable-next-line @typescript-eslint/no-implied-eval -- the page's own script, as the browser runs it
-  (new Function(script) as () => void)();
-}
-
 async function started() {
   openPage();
   const store = createDocumentStore(browserStorage());

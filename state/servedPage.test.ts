@@ -1,19 +1,10 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { IDBFactory } from 'fake-indexeddb';
 import { browserStorage, type Elsewhere } from './storage';
 import { cake } from './test-utils/cake';
+import { openPage } from './test-utils/servedPage';
 
 const NOTE = (name: string) => JSON.stringify(cake(name));
 const page = globalThis as Record<string, unknown>;
-
-/** Runs what the served page runs before any script has come. */
-function openPage(): void {
-  const html = readFileSync(join(__dirname, '../public/index.html'), 'utf8');
-  const script = /<script>([\s\S]*?)<\/script>/.exec(html)?.[1] ?? '';
-  // eslint-disable-next-line @typescript-eslint/no-implied-eval -- the page's own script, as the browser runs it
-  (new Function(script) as () => void)();
-}
 
 /** A channel that is heard by all others of its name, in this one window. */
 class Channel extends EventTarget {
