@@ -21,7 +21,7 @@ test('a whole batch at the desk by keyboard, from the wish to the closed log', a
     await page.getByRole('button', { name: new RegExp(`^Load ${load} in`) }).focus();
     await page.keyboard.press('Enter');
     await page.clock.fastForward('21:30');
-    await page.getByRole('button', { name: /^Done/ }).focus();
+    await page.getByRole('button', { name: 'Done, out it comes' }).focus();
     await page.keyboard.press('Enter');
     await expect(page.getByText(/^Out after 2\d min/)).toHaveCount(load);
   }
