@@ -37,17 +37,14 @@ export interface RunStanding {
   readonly startOf: (id: string) => string;
   /** When a chore ended or is to end, likewise. */
   readonly endOf: (id: string) => string;
-  /** What has happened, for whoever tries what else could be done. */
-  readonly since: Since;
-  /** ms of the steady clock. */
-  readonly now: number;
-}
-
-export interface BenchView extends RunStanding {
   /** What is done now; null where nothing can be. */
   readonly inHand: Chore | null;
   /** What else can be taken up, and what comes after, in the order of what is left. */
   readonly next: readonly { readonly chore: Chore; readonly at: string }[];
+  /** What has happened, for whoever tries what else could be done. */
+  readonly since: Since;
+  /** ms of the steady clock. */
+  readonly now: number;
 }
 
 /** A step is in hand from so long before its hour on, ms. */
@@ -64,6 +61,7 @@ export function useStanding(run: RunDoc, everyMs = 20_000): RunStanding {
   const { day } = view;
   const now = useSteadyNow(everyMs);
   const kitchen = useKitchen();
+  const chosen = useBenchLook(({ chosen: all }) => all[run.id]);
   const chores = useMemo(() => day?.chores.map(({ chore }) => chore) ?? NONE, [day]);
   const bench = benchOf(run, chores, now);
   const since: Since = { nowAt: localNow(onTheWall(now)), stood: stoodOf(bench, now) };
@@ -86,21 +84,15 @@ export function useStanding(run: RunDoc, everyMs = 20_000): RunStanding {
     return left?.ends.get(id) ?? day?.chores.find(({ chore }) => chore.id === id)?.endAt ?? '';
   };
   const begun = !run.closed && lastActOf(run) !== null;
-  return { view, day, chores, bench, begun, left, startOf, endOf, since, now };
-}
-
-/** A run at the bench: what is in hand, what runs, what is left. */
-export function useBench(run: RunDoc): BenchView {
-  const standing = useStanding(run, 1000);
-  const chosen = useBenchLook(({ chosen: all }) => all[run.id]);
-  return { ...standing, ...handsOf(standing, chosen) };
+  const hands = inHandAndNext({ bench, chores, startOf, now }, chosen);
+  return { view, day, chores, bench, begun, left, startOf, endOf, ...hands, since, now };
 }
 
 /** What is in hand and what comes next, in the order of what is left. */
-export function handsOf(
-  { bench, chores, startOf: at, now }: RunStanding,
+function inHandAndNext(
+  { bench, chores, startOf: at, now }: Pick<RunStanding, 'bench' | 'chores' | 'startOf' | 'now'>,
   chosen: string | undefined,
-): Pick<BenchView, 'inHand' | 'next'> {
+): Pick<RunStanding, 'inHand' | 'next'> {
   const inOrder = (some: readonly Chore[]) =>
     [...some].sort((a, b) => (at(a.id) < at(b.id) ? -1 : Number(at(a.id) > at(b.id))));
   const ready = inOrder(bench.ready);

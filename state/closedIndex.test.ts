@@ -3,9 +3,8 @@ import type { RunDoc } from '../core/model/documents';
 import { CLOSED_INDEX, indexedAsClosed } from './closedIndex';
 import { createDocumentStore, runIn, runsIn } from './documents';
 import { browserStorage } from './storage';
-import { openPage } from './test-utils/servedPage';
+import { closePage, openPage } from './test-utils/servedPage';
 
-const page = globalThis as Record<string, unknown>;
 async function started() {
   openPage();
   const store = createDocumentStore(browserStorage());
@@ -23,16 +22,7 @@ beforeEach(() => {
   localStorage.clear();
   indexedDB = new IDBFactory();
 });
-afterEach(() => {
-  for (const name of [
-    'carnelianChannel',
-    'carnelianHeard',
-    'carnelianStore',
-    'carnelianTexts',
-    'carnelianKeys',
-  ])
-    delete page[name];
-});
+afterEach(closePage);
 
 async function closeOne(): Promise<string> {
   const first = await started();

@@ -30,7 +30,7 @@ export interface DocumentState {
   readonly unread: Refusal | null;
   readonly docs: Docs;
   /** Documents as they stood when this window read them. */
-  readonly began: Docs;
+  readonly docsAtStart: Docs;
   readonly undoable: readonly UndoStep[];
   readonly aside: readonly Aside[];
   /** Changes that the browser has not kept, and why not; null where all are kept or on their way. */

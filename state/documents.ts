@@ -257,7 +257,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
         ready: true,
         unread: null,
         docs: whole,
-        began: whole,
+        docsAtStart: whole,
         undoable,
         aside,
         older,
@@ -285,7 +285,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       );
       set({
         docs: { ...get().docs, ...Object.fromEntries(fresh) },
-        began: { ...get().began, ...Object.fromEntries(fresh) },
+        docsAtStart: { ...get().docsAtStart, ...Object.fromEntries(fresh) },
         aside: [...get().aside, ...aside],
         older: [...get().older, ...came.older],
         ...(came.newer ? { newer: true } : {}),
@@ -313,7 +313,7 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
       whole: false,
       unread: null,
       docs: {},
-      began: {},
+      docsAtStart: {},
       undoable: [],
       aside: [],
       unsaved: null,

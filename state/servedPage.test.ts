@@ -1,7 +1,7 @@
 import { IDBFactory } from 'fake-indexeddb';
 import { browserStorage, type Elsewhere } from './storage';
 import { cake } from './test-utils/cake';
-import { openPage } from './test-utils/servedPage';
+import { closePage, openPage } from './test-utils/servedPage';
 
 const NOTE = (name: string) => JSON.stringify(cake(name));
 const page = globalThis as Record<string, unknown>;
@@ -28,15 +28,8 @@ beforeEach(() => {
   page['BroadcastChannel'] = Channel;
 });
 afterEach(() => {
-  for (const name of [
-    'BroadcastChannel',
-    'carnelianChannel',
-    'carnelianHeard',
-    'carnelianStore',
-    'carnelianTexts',
-    'carnelianKeys',
-  ])
-    delete page[name];
+  closePage();
+  delete page['BroadcastChannel'];
 });
 
 const commitOf = (window: string, base: string | null, next: string) => ({

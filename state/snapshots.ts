@@ -125,7 +125,7 @@ export async function keepDaily(): Promise<void> {
   const today = localNow(now).slice(0, 10);
   const { list } = useSnapshots.getState();
   if (!list.some(({ at, why }) => why === 'the day' && at.startsWith(today)))
-    await keep(Object.values(useDocuments.getState().began), 'the day', now);
+    await keep(Object.values(useDocuments.getState().docsAtStart), 'the day', now);
 }
 
 export async function loadSnapshot(key: string): Promise<Snapshot | null> {
@@ -146,8 +146,11 @@ export const goBackTo = ({ at, docs }: Snapshot, key: string | null = null): voi
   });
 
 /** What is there is kept first; a browser that cannot is not waited for. */
-const keptFirst = (why: SnapshotReason): Promise<unknown> =>
-  Promise.race([keepNow(why), new Promise((done) => setTimeout(done, KEPT_WITHIN_MS))]);
+const keptFirst = (why: SnapshotReason): Promise<unknown> => orPatience(keepNow(why));
+
+/** Waits for something, but no longer than somebody does. */
+const orPatience = (work: Promise<unknown>): Promise<unknown> =>
+  Promise.race([work, new Promise((done) => setTimeout(done, KEPT_WITHIN_MS))]);
 const KEPT_WITHIN_MS = 3000;
 
 export async function startEmpty(): Promise<void> {
@@ -165,7 +168,7 @@ export async function loadDemo(now: number): Promise<void> {
 /** All documents as they stand in this window, as the pieces of a file that can be brought in again, whatever its size. */
 export async function everythingParts(): Promise<string[]> {
   // Where closed runs cannot be read at all, what there is is better than nothing.
-  await Promise.race([whenWhole(), new Promise((done) => setTimeout(done, KEPT_WITHIN_MS))]);
+  await orPatience(whenWhole());
   const docs = Object.values(useDocuments.getState().docs);
   const [head = '', tail = ''] = snapshotText([], 'by hand', localNow(Date.now())).split('[]');
   return [`${head}[`, ...docs.map((doc, i) => `${i > 0 ? ',' : ''}${JSON.stringify(doc)}`), `]${tail}`];

@@ -37,6 +37,10 @@ export function nextLookAt(clock: ClockDoc): number {
   return last.at + (last.result === 'nearly' ? LOOK_SOON_S : LOOK_EVERY_S) * 1000;
 }
 
+/** The load that bakes and is to be looked at first; null where none bakes. */
+export const firstToLookAt = (clocks: readonly ClockDoc[]): ClockDoc | null =>
+  clocks.filter(({ endedAt }) => endedAt === null).sort((a, b) => nextLookAt(a) - nextLookAt(b))[0] ?? null;
+
 /** Where a clock stands at a moment. Depends on nothing but the document and the time, so it survives a reload. */
 export function clockPhase(clock: ClockDoc, now: number): ClockPhase {
   if (clock.endedAt !== null) {

@@ -1,2 +1,10 @@
-export { clockPhase, nextLookAt, hurried, observedFactor, recordLook, startClock } from './clock';
+export {
+  clockPhase,
+  firstToLookAt,
+  nextLookAt,
+  hurried,
+  observedFactor,
+  recordLook,
+  startClock,
+} from './clock';
 export type { ClockPhase } from './clock';

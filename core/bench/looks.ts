@@ -1,6 +1,6 @@
 import type { ClockDoc, LookSaw } from '../model/documents';
 import { bisect } from '../numeric/bisect';
-import { phi } from '../numeric/normal';
+import { normalCdf } from '../numeric/normal';
 
 /** What is seen in a look, and what it comes to. */
 export const LOOK_RESULT = {
@@ -44,7 +44,7 @@ function stillToBake({ looks, startedAt, expectedS, latestS }: ClockDoc): StillT
     ...looks.map(({ at, saw }) => ((at - startedAt) / 1000) * (saw === 'wet' ? 1 / WET_UNTIL : 1)),
   );
   const spread = Math.max(0.02, Math.log(latestS / expectedS) / TENTH);
-  const below = (seconds: number) => (seconds <= 0 ? 0 : phi(Math.log(seconds / expectedS) / spread));
+  const below = (seconds: number) => (seconds <= 0 ? 0 : normalCdf(Math.log(seconds / expectedS) / spread));
   const gone = below(leastS);
   const doneBy = (share: number) =>
     gone > 1 - 1e-9

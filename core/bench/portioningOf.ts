@@ -1,5 +1,6 @@
 import type { LinePlan } from '../plan';
 import type { Chore } from '../schedule/chores/chore';
+import { isOfLine } from '../process/stages';
 import { stemOf } from './amounts';
 import type { BenchState } from './log';
 import type { Portioning } from './portions';
@@ -19,7 +20,7 @@ export function portioningOf(
   const bowl = bowlOf(parts, stem);
   if (!bowl || bowl.count < 1 || bowl.portionG <= 0) return null;
   const mine = [...weighed].flatMap(([id, some]) =>
-    id.startsWith(`${line.id}/`) && stemOf({ id }) === stem ? some : [],
+    isOfLine({ id }, line.id) && stemOf({ id }) === stem ? some : [],
   );
   const pieces = mine.flatMap(({ of, massG }) => (of === PORTION ? [massG] : []));
   // A bowl on the scale knows better than the sums: it holds that, and what had been taken of it by then.

@@ -20,12 +20,12 @@ const idsOf = ({ log = [], clocks }: RunDoc): ReadonlySet<string> =>
  */
 export function takeTurns(mine: RunDoc, theirs: RunDoc): RunDoc {
   const [mineAt, theirsAt] = [lastAt(mine), lastAt(theirs)];
-  const later = theirsAt === mineAt ? firstBySaying(mine, theirs) : theirsAt > mineAt ? theirs : mine;
+  const later = theirsAt === mineAt ? lesserByText(mine, theirs) : theirsAt > mineAt ? theirs : mine;
   return { ...later, id: mine.id, log: eventsOf(mine, theirs), clocks: clocksOf(mine, theirs) };
 }
 
 /** Of two things neither of which came later, the same one whoever asks. */
-const firstBySaying = <T>(a: T, b: T): T => (JSON.stringify(a) <= JSON.stringify(b) ? a : b);
+const lesserByText = <T>(a: T, b: T): T => (JSON.stringify(a) <= JSON.stringify(b) ? a : b);
 
 const lastAt = ({ log = [], clocks }: RunDoc): number =>
   Math.max(
@@ -70,7 +70,7 @@ function bothClocks(a: ClockDoc, b: ClockDoc): ClockDoc {
     .map(([, look]) => look);
   const ends = [a.endedAt, b.endedAt].filter((at) => at !== null);
   const endedAt = ends.length > 0 ? Math.min(...ends) : null;
-  const more = known(a) === known(b) ? firstBySaying(a, b) : known(a) > known(b) ? a : b;
+  const more = known(a) === known(b) ? lesserByText(a, b) : known(a) > known(b) ? a : b;
   return { ...(more === a ? b : a), ...more, looks, endedAt };
 }
 

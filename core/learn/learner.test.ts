@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { Evidence } from '../model/evidence';
 import { chanceOf } from '../schedule/solver';
 import { learn, TENTH, type Learned } from './learner';
-import { phi } from '../numeric/normal';
+import { normalCdf } from '../numeric/normal';
 import { meetBounds, meetMeasure } from './meet';
 
 const DAY = 86_400_000;
@@ -76,9 +76,9 @@ describe('a belief that meets an outcome', () => {
         },
       ),
     );
-    expect(phi(0)).toBeCloseTo(0.5, 7);
-    expect(phi(TENTH)).toBeCloseTo(0.9, 4);
-    expect(phi(-3) + phi(3)).toBeCloseTo(1, 12);
+    expect(normalCdf(0)).toBeCloseTo(0.5, 7);
+    expect(normalCdf(TENTH)).toBeCloseTo(0.9, 4);
+    expect(normalCdf(-3) + normalCdf(3)).toBeCloseTo(1, 12);
   });
 });
 

@@ -1,4 +1,4 @@
-import { phi } from '../numeric/normal';
+import { normalCdf } from '../numeric/normal';
 
 /** What is believed of one number. */
 export interface Normal {
@@ -58,7 +58,7 @@ export function meetBounds(
 ): Normal {
   if (low === null && high === null) return before;
   const within = (x: number, sd: number) =>
-    (high === null ? 1 : phi((high - x) / sd)) - (low === null ? 0 : phi((low - x) / sd));
+    (high === null ? 1 : normalCdf((high - x) / sd)) - (low === null ? 0 : normalCdf((low - x) / sd));
   const sd = Math.sqrt(before.variance);
   let [all, first, second] = [0, 0, 0];
   for (let i = 0; i < POINTS; i += 1) {

@@ -1,3 +1,4 @@
+import { isOfLine } from '../process/stages';
 import { hurried } from '../bench/clock';
 import { counted } from '../bench/log';
 import { PORTION } from '../bench/portioningOf';
@@ -120,7 +121,7 @@ function weighedPieces({ log = [], lines }: RunDoc): {
   const [most] = lines
     .map(({ id }, i) => ({
       place: i + 1,
-      pieces: all.flatMap(({ chore, massG }) => (chore.startsWith(`${id}/`) ? [massG] : [])),
+      pieces: all.flatMap(({ chore, massG }) => (isOfLine({ id: chore }, id) ? [massG] : [])),
     }))
     .sort((a, b) => b.pieces.length - a.pieces.length);
   return most ?? { place: 1, pieces: [] };

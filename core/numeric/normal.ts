@@ -1,5 +1,5 @@
 /** Distribution function of the standard normal. Abramowitz and Stegun 7.1.26 by way of the error function: to 1e-7. */
-export function phi(x: number): number {
+export function normalCdf(x: number): number {
   const z = Math.abs(x) / Math.SQRT2;
   const t = 1 / (1 + 0.3275911 * z);
   const erf =

@@ -33,6 +33,12 @@ export function withTicks(run: RunDoc, ticks: Iterable<string>): RunDoc {
 export const madeLines = (whole: RunPlan): LinePlan[] =>
   whole.lines.flatMap((line) => (line.planned && line.parts.count.made.value > 0 ? [line] : []));
 
+/** Frostings, fillings, binders and coats that the run makes for lines of which something is made. */
+export function madeComponents(whole: RunPlan): readonly Batch[] {
+  const lines = new Set(madeLines(whole).map(({ line }) => line.id));
+  return (whole.components?.batches ?? []).filter(({ lineIds }) => lineIds.some((id) => lines.has(id)));
+}
+
 /** Every bowl of a run, batters first, then what the lines share; a bowl that lines share stands once. */
 export function bowlsOf(run: Pick<RunDoc, 'lines'>, whole: RunPlan): Bowl[] {
   const out: Bowl[] = [];
@@ -64,10 +70,7 @@ export function bowlsOf(run: Pick<RunDoc, 'lines'>, whole: RunPlan): Bowl[] {
     }
   }
   // What goes into other things is made before them.
-  const lines = new Set(made.map(({ line }) => line.id));
-  const shared = (whole.components?.batches ?? [])
-    .filter(({ lineIds }) => lineIds.some((id) => lines.has(id)))
-    .reverse();
+  const shared = [...madeComponents(whole)].reverse();
   for (const batch of shared) out.push({ batch, lineId: null });
   const order = new Map(run.lines.map((line, i) => [line.id, i]));
   const at = ({ lineId }: Bowl) => (lineId === null ? run.lines.length : (order.get(lineId) ?? 0));

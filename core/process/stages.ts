@@ -28,6 +28,10 @@ export const stageWords = (stage: string): string =>
 export const stemOf = ({ id }: { readonly id: string }): string =>
   (id.split('/').at(-1) ?? '').replace(/^bake\d+\./, '').replace(/-\d+$/, '');
 
+/** Whether a step is one of that line's own. */
+export const isOfLine = ({ id }: { readonly id: string }, lineId: string): boolean =>
+  id.startsWith(`${lineId}/`);
+
 /** The stage that a step belongs to; null for what is nobody's work. */
 export const stageOf = (step: { readonly id: string }): Stage | null => {
   const stem = stemOf(step);

@@ -133,11 +133,15 @@ export function readLine(
   return chosen ? read : (behindUnknown(asked, text, read) ?? read);
 }
 
-/** "You need 300 g icing sugar": words that name nothing stand before an amount, and something known behind it. */
+/** Words that can lead to a thing and are never one: any other word may be what is meant, and is told as not known. */
+const LEADS =
+  /^(?:(?:you|we|i|it|this|will|ll|need|needs|takes?|wants?|have|get|another|a|an|the|some|more|further|extra|last|first|next|of|which|for|and|also|rest|remaining)\b[\s,:]*)+$/i;
+
+/** "You need 300 g icing sugar": only leading words stand before an amount, and something known behind it. */
 function behindUnknown(asked: Asked, text: string, read: ReadLine): ReadLine | null {
   if (read.ingredient || read.also.length > 0) return null;
   const [first] = amountsIn(text);
-  if (!first || first.start === 0 || first.bracketed) return null;
+  if (!first || first.bracketed || !LEADS.test(text.slice(0, first.start))) return null;
   const behind = readThings(asked, text.slice(first.start), null);
   return behind.status === 'read' && behind.ingredient ? behind : null;
 }

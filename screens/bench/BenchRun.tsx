@@ -6,7 +6,7 @@ import type { RunDoc } from '../../core/model/documents';
 import { counted as countedEvents } from '../../core/bench/log';
 import { lastActOf } from '../../core/bench/lastAct';
 import { begin, finish, stepBack, tell } from '../../state/bench';
-import { takeInHand, useBenchLook, type BenchView } from '../../state/benchView';
+import { takeInHand, useBenchLook, type RunStanding } from '../../state/benchView';
 import { onTheWall } from '../../state/clock';
 import { clockText, localNow, whenText } from '../../state/time';
 import { useGoingOn } from '../../state/goingOn';
@@ -38,7 +38,7 @@ interface Of {
 }
 
 /** The bench of a run: one thing in hand, what runs meanwhile, what comes next, and whether the day still holds. */
-export function BenchRun({ run, whole, view }: Of & { readonly view: BenchView }) {
+export function BenchRun({ run, whole, view }: Of & { readonly view: RunStanding }) {
   const { day, inHand, chores, bench, view: search } = view;
   const going = useGoingOn(run, whole);
   if (!day || chores.length === 0) return <DayState run={run} view={search} />;
@@ -77,7 +77,7 @@ function AtTheStep({
 }: Of & {
   /** The plan for the pieces that go on. */
   readonly going: RunPlan;
-  readonly view: BenchView;
+  readonly view: RunStanding;
   readonly chore: Chore;
 }) {
   const { state } = view.bench;
@@ -103,7 +103,7 @@ function AtTheStep({
 }
 
 /** What runs by itself, what comes next, and who else works. */
-export function Meanwhile({ run, whole, view }: Of & { readonly view: BenchView }) {
+export function Meanwhile({ run, whole, view }: Of & { readonly view: RunStanding }) {
   return (
     <>
       <Waits run={run} whole={whole} view={view} />
@@ -114,7 +114,7 @@ export function Meanwhile({ run, whole, view }: Of & { readonly view: BenchView 
 }
 
 /** Whether the day holds, in one line, and where to find ways out where it does not. */
-export function DayLine({ run, view }: { readonly run: RunDoc; readonly view: BenchView }) {
+export function DayLine({ run, view }: { readonly run: RunDoc; readonly view: RunStanding }) {
   const router = useRouter();
   const { left } = view;
   const { carnelian, ink } = useTokens();
@@ -152,7 +152,7 @@ const hourText = (at: string, now: number): string => {
 };
 
 /** Nothing can be done: until when, and what it waits for. */
-function Idle({ run, view }: { readonly run: RunDoc; readonly view: BenchView }) {
+function Idle({ run, view }: { readonly run: RunDoc; readonly view: RunStanding }) {
   const { bench, next } = view;
   const [first] = bench.running;
   const [then] = next;
@@ -168,7 +168,7 @@ function Idle({ run, view }: { readonly run: RunDoc; readonly view: BenchView })
   );
 }
 
-function StepActions({ run, whole, view }: Of & { readonly view: BenchView }) {
+function StepActions({ run, whole, view }: Of & { readonly view: RunStanding }) {
   const { inHand, chores } = view;
   if (!inHand) return null;
   const plan = whole.lines.find((one) => one.planned && inHand.lineIds.includes(one.line.id));
@@ -200,7 +200,7 @@ function StepActions({ run, whole, view }: Of & { readonly view: BenchView }) {
 /** How many of what comes next have room. */
 const SHOWN = 4;
 
-function Next({ run, view }: { readonly run: RunDoc; readonly view: BenchView }) {
+function Next({ run, view }: { readonly run: RunDoc; readonly view: RunStanding }) {
   const { next, bench } = view;
   const { line } = useTokens();
   if (next.length === 0) return null;
@@ -246,7 +246,7 @@ function Next({ run, view }: { readonly run: RunDoc; readonly view: BenchView })
 }
 
 /** Lines that somebody else works at, to be taken back. */
-function Away({ run, view }: { readonly run: RunDoc; readonly view: BenchView }) {
+function Away({ run, view }: { readonly run: RunDoc; readonly view: RunStanding }) {
   const { away } = view.bench.state;
   if (away.size === 0) return null;
   return (
@@ -312,15 +312,15 @@ export function Look() {
 }
 
 /** What could be begun before its hour. */
-const earlyOf = ({ next, bench }: BenchView) =>
+const earlyOf = ({ next, bench }: RunStanding) =>
   next.find(({ chore }) => bench.ready.some(({ id }) => id === chore.id))?.chore ?? null;
 
 /** Whether there is anything for the thumb. */
-export const hasFoot = (view: BenchView): boolean =>
+export const hasFoot = (view: RunStanding): boolean =>
   view.bench.state.pausedAt === null && (view.inHand !== null || earlyOf(view) !== null);
 
 /** The one action of the step in hand; null where there is none. */
-export function BenchFoot({ run, whole, view }: Of & { readonly view: BenchView }) {
+export function BenchFoot({ run, whole, view }: Of & { readonly view: RunStanding }) {
   const { inHand, chores, bench } = view;
   if (bench.state.pausedAt !== null) return null;
   if (!inHand) {

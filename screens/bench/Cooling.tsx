@@ -7,7 +7,7 @@ import type { LinePlan } from '../../core/plan';
 import { inStyle } from '../../core/quantity';
 import type { Chore } from '../../core/schedule/chores';
 import { answer, tell } from '../../state/bench';
-import type { BenchView } from '../../state/benchView';
+import type { RunStanding } from '../../state/benchView';
 import type { RunPlan } from '../../state/plans';
 import { useNumberStyle } from '../../state/store';
 import { QuietAction } from '../../ui/actions';
@@ -33,7 +33,7 @@ export function Cooling({
   readonly run: RunDoc;
   readonly whole: RunPlan;
   readonly chore: Chore;
-  readonly view: BenchView;
+  readonly view: RunStanding;
 }) {
   const style = useNumberStyle();
   const [asked, setAsked] = useState(false);

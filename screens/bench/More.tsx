@@ -7,7 +7,7 @@ import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan } from '../../core/plan';
 import { inStyle } from '../../core/quantity';
 import type { DayLeft } from '../../core/schedule/chores';
-import type { BenchView } from '../../state/benchView';
+import type { RunStanding } from '../../state/benchView';
 import { fileOf } from '../../state/plans';
 import { askReadyWith } from '../../state/runDay';
 import { changeRunOf, useDocuments, useNumberStyle } from '../../state/store';
@@ -23,7 +23,7 @@ import { lineName, spanText } from '../day/day.words';
 interface Of {
   readonly run: RunDoc;
   readonly plan: LinePlan;
-  readonly view: BenchView;
+  readonly view: RunStanding;
 }
 
 /** Somebody wants more of a line while the day is on: ways to them, each with what it does to the day. */

@@ -4,7 +4,7 @@ import { loadOf } from '../../core/bench/standing';
 import type { RunDoc } from '../../core/model/documents';
 import type { Chore } from '../../core/schedule/chores';
 import { finish, tell } from '../../state/bench';
-import type { BenchView } from '../../state/benchView';
+import type { RunStanding } from '../../state/benchView';
 import { onTheWall } from '../../state/clock';
 import { clockOf } from '../../state/time';
 import { QuietAction } from '../../ui/actions';
@@ -30,7 +30,7 @@ export function Waits({
 }: {
   readonly run: RunDoc;
   readonly whole: RunPlan;
-  readonly view: BenchView;
+  readonly view: RunStanding;
 }) {
   const { bench, chores, now } = view;
   const { line } = useTokens();

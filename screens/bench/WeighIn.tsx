@@ -8,7 +8,7 @@ import { gramsText, type RunPlan } from '../../core/plan';
 import { inStyle, showText } from '../../core/quantity';
 import type { Chore } from '../../core/schedule/chores';
 import { weighIn } from '../../state/bench';
-import type { BenchView } from '../../state/benchView';
+import type { RunStanding } from '../../state/benchView';
 import { useKitchen, useNumberStyle } from '../../state/store';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -26,7 +26,7 @@ export function WeighIn({
 }: {
   readonly run: RunDoc;
   readonly whole: RunPlan;
-  readonly view: BenchView;
+  readonly view: RunStanding;
   readonly chore: Chore;
 }) {
   const { scaleStepG } = useKitchen();

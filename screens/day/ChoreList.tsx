@@ -97,7 +97,10 @@ function happenedAt({ bench, startOf, begun }: RunStanding, { chore }: Timed): s
   return localNow(onTheWall(own.is === 'running' ? own.begunAt : own.endedAt));
 }
 
-const IS_WORDS = { open: '', running: 'in hand', ended: 'done' } as const;
+/** What is said of a chore in place of its length, once it has begun. */
+const RUNS_WORDS = { hands: 'in hand', oven: 'baking', wait: 'waiting', ahead: 'begun' } as const;
+const standsWords = (is: Standing['is'], kind: Timed['chore']['kind']): string =>
+  is === 'open' ? '' : is === 'ended' ? 'done' : RUNS_WORDS[kind];
 
 function ChoreRow({
   run,
@@ -122,7 +125,7 @@ function ChoreRow({
     : run.lines.length > 1
       ? chore.lineIds.map((id) => lineName(run, id)).join(', ')
       : '';
-  const length = IS_WORDS[is] || spanText(startMin - endMin);
+  const length = standsWords(is, chore.kind) || spanText(startMin - endMin);
   return (
     <Tap
       label={`${clockText(at)} ${chore.label}, ${length}${whose ? `, ${whose}` : ''}. ${KIND_WORDS[chore.kind]}`}

@@ -1,13 +1,23 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { firstToLookAt, nextLookAt } from '../../core/bench';
 import type { RunDoc } from '../../core/model/documents';
 import { firstOf, keptTooLong, thingName, type DayLeft, type RunDay } from '../../core/schedule/chores';
-import { handsOf, type RunStanding } from '../../state/benchView';
+import type { RunStanding } from '../../state/benchView';
 import { onTheWall, useNow } from '../../state/clock';
 import type { DayView } from '../../state/runDay';
 import { runIn } from '../../state/documents';
 import { changeRunOf, useDocuments, useKitchen } from '../../state/store';
-import { awayText, clockText, dateOf, dayText, localNow, minutesUntil, whenText } from '../../state/time';
+import {
+  awayText,
+  clockOf,
+  clockText,
+  dateOf,
+  dayText,
+  localNow,
+  minutesUntil,
+  whenText,
+} from '../../state/time';
 import { QuietAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
 import { Notice } from '../../ui/notice';
@@ -117,34 +127,54 @@ export function SafeStart({ run, standing, brief = false }: StartProps) {
   );
 }
 
+/** The hour that matters, large. */
+function Hour({
+  brief,
+  late,
+  children,
+}: {
+  readonly brief: boolean;
+  readonly late: boolean;
+  readonly children: string;
+}) {
+  const { carnelian, ink } = useTokens();
+  return (
+    <Strong
+      style={{
+        fontFamily: FONT.serif,
+        fontSize: brief ? 30 : 44,
+        lineHeight: brief ? 36 : 50,
+        color: late ? carnelian : ink,
+      }}
+    >
+      {children}
+    </Strong>
+  );
+}
+
 /** When all is ready by what has happened, and what comes next. */
 function ReadyAbout({ run, standing, left, brief }: Required<StartProps> & { readonly left: DayLeft }) {
-  const { carnelian, ink } = useTokens();
   const now = onTheWall(standing.now);
-  const { inHand, next } = handsOf(standing, undefined);
+  const { inHand, next } = standing;
   const [then] = next;
+  const look = firstToLookAt(run.clocks);
   return (
     <Card>
       <Small>Ready about</Small>
-      <Strong
-        style={{
-          fontFamily: FONT.serif,
-          fontSize: brief ? 30 : 44,
-          lineHeight: brief ? 36 : 50,
-          color: left.lateMin >= 1 ? carnelian : ink,
-        }}
-      >
+      <Hour brief={brief} late={left.lateMin >= 1}>
         {left.readyAt.slice(0, 10) === localNow(now).slice(0, 10)
           ? clockText(left.readyAt)
           : whenText(left.readyAt, now)}
-      </Strong>
+      </Hour>
       <Body>{heldWords(left, run)}</Body>
       <Body>
-        {inHand
-          ? `In hand: ${inHand.label}.`
-          : then
-            ? `Next: ${then.chore.label}, ${whenText(then.at, now)}.`
-            : 'Every step has been told.'}
+        {look
+          ? `Next: Look at load ${look.load}, ${clockOf(onTheWall(nextLookAt(look)))}.`
+          : inHand
+            ? `In hand: ${inHand.label}.`
+            : then
+              ? `Next: ${then.chore.label}, ${whenText(then.at, now)}.`
+              : 'Every step has been told.'}
       </Body>
     </Card>
   );
@@ -163,7 +193,6 @@ function LatestStart({
   const [full, setFull] = useState(!brief);
   const now = useNow(20_000);
   const kitchen = useKitchen();
-  const { carnelian, ink } = useTokens();
   const at = day.safeStartAt;
   if (at === null) return null;
   const late = at < localNow(now);
@@ -175,16 +204,10 @@ function LatestStart({
   return (
     <Card>
       <Small>Latest safe start</Small>
-      <Strong
-        style={{
-          fontFamily: FONT.serif,
-          fontSize: brief ? 30 : 44,
-          lineHeight: brief ? 36 : 50,
-          color: late ? carnelian : ink,
-        }}
-      >
-        {`${dayText(dateOf(at), now).replace(/^./, (letter) => letter.toUpperCase())} ${clockText(at)}`}
-      </Strong>
+      <Hour
+        brief={brief}
+        late={late}
+      >{`${dayText(dateOf(at), now).replace(/^./, (letter) => letter.toUpperCase())} ${clockText(at)}`}</Hour>
       <Body>
         {late
           ? `That is ${spanText(-minutesUntil(at, now))} ago: begun now, the chance of being ready by ${clockText(run.readyAt)} is less than nine in ten.`

@@ -10,7 +10,7 @@ import type { LinePlan } from '../../core/plan';
 import { inStyle, showText, type NumberStyle, counted } from '../../core/quantity';
 import { newId } from '../../state/ids';
 import { putIn as startIn } from '../../state/bench';
-import { useBench, type BenchView } from '../../state/benchView';
+import { useStanding, type RunStanding } from '../../state/benchView';
 import { runIn } from '../../state/documents';
 import type { OpenRun } from '../../state/plans';
 import { useDocuments, useNumberStyle } from '../../state/store';
@@ -44,7 +44,7 @@ export function BakeScreen({ id }: { readonly id: string }) {
 function Bench({ run: { id }, run: now }: { readonly run: RunDoc }) {
   const [closing, setClosing] = useState<'the run' | 'a line' | null>(null);
   // One look at the bench for the card and for the thumb: they never speak of two steps.
-  const view = useBench(now);
+  const view = useStanding(now);
   const wide = useWide();
   return (
     <RunFrame
@@ -100,7 +100,7 @@ const startedIn = (run: RunDoc, { line }: LinePlan, load: number) =>
   run.clocks.find((clock) => clock.load === load && clock.lineId === line.id);
 
 /** A load that nobody gave a clock, and that is over all the same: what comes after it has been done. */
-const isBehind = ({ chores, bench }: BenchView, { line }: LinePlan, load: number): boolean => {
+const isBehind = ({ chores, bench }: RunStanding, { line }: LinePlan, load: number): boolean => {
   const own = chores.find((one) => loadOf(one) === load && one.lineIds.includes(line.id));
   return own !== undefined && bench.standing.get(own.id)?.is === 'ended';
 };
@@ -124,7 +124,7 @@ function putIn(run: RunDoc, plan: LinePlan, load: number, pieces: number): void 
   startIn(run.id, clock);
 }
 
-function footOf(open: OpenRun, view: BenchView, onClose: (what: 'the run' | 'a line') => void): ReactNode {
+function footOf(open: OpenRun, view: RunStanding, onClose: (what: 'the run' | 'a line') => void): ReactNode {
   const { run, whole } = open;
   if (run.closed) return <ToLogbook />;
   if (whole.lines.every((one) => !one.planned)) return <BackToPieces runId={run.id} />;
@@ -170,7 +170,7 @@ function Loads({
 }: {
   readonly run: RunDoc;
   readonly whole: OpenRun['whole'];
-  readonly view: BenchView;
+  readonly view: RunStanding;
 }) {
   const style = useNumberStyle();
   const { inHand } = view;

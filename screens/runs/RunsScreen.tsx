@@ -11,7 +11,7 @@ import {
   type Section,
 } from '../../core/piece';
 import { useNow } from '../../state/clock';
-import { handsOf, useStanding } from '../../state/benchView';
+import { useStanding } from '../../state/benchView';
 import { runIn, runsIn } from '../../state/documents';
 import { noteNext } from '../../state/served';
 import { usePlanOf } from '../../state/plans';
@@ -127,7 +127,7 @@ function NextCard({ run }: { readonly run: RunDoc }) {
   const standing = useStanding(run);
   const { day, begun, left, view } = standing;
   const { share } = view;
-  const atBench = begun && day ? handsOf(standing, undefined) : null;
+  const atBench = begun && day ? standing : null;
   const found = whole && plan ? nextThing(run, whole, localNow(now), day, atBench) : null;
   const other = useDocuments(({ docs }) => (found?.ofRun ? runIn(docs, found.ofRun) : null));
   // Hours are told once the whole day is known: a line by itself would name others.

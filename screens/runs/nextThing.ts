@@ -1,6 +1,6 @@
 import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan, RunPlan } from '../../core/plan';
-import { nextLookAt } from '../../core/bench';
+import { firstToLookAt, nextLookAt } from '../../core/bench';
 import { bowlsOf, tickKey, ticksOf } from '../../core/plan/bowls';
 import { dayOf } from '../../core/schedule/day';
 // By file: the first screen goes without the weight of all that plans a day.
@@ -37,8 +37,7 @@ export function nextThing(
   day: RunDay | null = null,
   bench: AtTheBench | null = null,
 ): NextThing {
-  const running = run.clocks.filter((clock) => clock.endedAt === null);
-  const [soonest] = [...running].sort((a, b) => nextLookAt(a) - nextLookAt(b));
+  const soonest = firstToLookAt(run.clocks);
   if (soonest) {
     const words = `Look at load ${soonest.load}`;
     return { words, at: null, atMs: nextLookAt(soonest), stage: 'bake', lineId: soonest.lineId };

@@ -8,3 +8,9 @@ export function openPage(): void {
   // eslint-disable-next-line @typescript-eslint/no-implied-eval -- the page's own script, as the browser runs it
   (new Function(script) as () => void)();
 }
+
+/** Lets go of all that the served page has put beside the app. */
+export function closePage(): void {
+  const page = globalThis as Record<string, unknown>;
+  for (const name of Object.keys(page).filter((one) => one.startsWith('carnelian'))) delete page[name];
+}

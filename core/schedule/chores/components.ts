@@ -1,7 +1,7 @@
 import { readSteps } from '../../formula';
 import type { FrostingChoice, Line } from '../../model/documents';
 import type { Batch, RunPlan } from '../../plan';
-import { madeLines } from '../../plan/bowls';
+import { madeComponents } from '../../plan/bowls';
 import { byHand, byUsual, fixedTime, type ChoreGap } from './chore';
 import { HANDS, Work, one, within, type Beside } from './lineWork';
 import {
@@ -25,10 +25,7 @@ export function componentsWork(
   whole: RunPlan,
   ahead: Ahead = {},
 ): { readonly chores: Work['chores']; readonly beside: Beside } {
-  const lines = new Set(madeLines(whole).map(({ line }) => line.id));
-  const batches = (whole.components?.batches ?? []).filter(({ lineIds }) =>
-    lineIds.some((id) => lines.has(id)),
-  );
+  const batches = madeComponents(whole);
   const ready = new Map<string, ChoreGap>();
   const soft = new Map<string, number>();
   const chores: Work['chores'] = [];
