@@ -4,6 +4,7 @@ import type { Lesson } from '../../core/learn';
 import type { RunDoc } from '../../core/model/documents';
 import { paramOf } from '../../core/param';
 import { inStyle } from '../../core/quantity';
+import { breath } from '../../state/breath';
 import { lessonsFor, takeLesson } from '../../state/learned';
 import { usePlanner } from '../../state/plans';
 import { useDocuments, useNumberStyle } from '../../state/store';
@@ -25,8 +26,13 @@ export function Lessons({ run }: { readonly run: RunDoc }) {
   const [lessons, setLessons] = useState<readonly Lesson[] | null>(null);
   // The batches stand there first; what they taught is reckoned once they do, and anew with whatever is told since.
   useEffect(() => {
-    const timer = setTimeout(() => setLessons(lessonsFor(run, docs, planner)), 0);
-    return () => clearTimeout(timer);
+    let wanted = true;
+    void breath().then(() => {
+      if (wanted) setLessons(lessonsFor(run, docs, planner));
+    });
+    return () => {
+      wanted = false;
+    };
   }, [run, docs, planner]);
   if (!lessons || lessons.length === 0) return null;
   return (
