@@ -350,16 +350,15 @@ const file = (id: string, name: string, lines: readonly Line[]): RunFile => {
   const formulas = [...DEMO_FORMULAS, ...FAMILY_FORMULAS];
   return {
     kind: 'run file',
-    version: 3,
+    version: 4,
     run: {
       kind: 'run',
-      version: 3,
+      version: 4,
       id,
       name,
       createdAt: 0,
       readyAt: '2026-11-28T16:00',
       lines: [...lines],
-      clocks: [],
       closed: null,
     },
     formulas,

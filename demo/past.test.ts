@@ -1,3 +1,4 @@
+import { clocksIn } from '../core/bench/clocksIn';
 import { readFileSync } from 'node:fs';
 import { learn } from '../core/learn';
 import { allEvidence } from '../core/learn/beliefs';
@@ -29,7 +30,7 @@ describe('the past of the demo kitchen', () => {
       const closedAt = new Date(run.closed?.at ?? 0);
       expect([closedAt.getDay(), closedAt.getHours(), closedAt.getMinutes()]).toEqual([6, 17, 30]);
       expect(closedAt.getTime()).toBeLessThan(msOf('2027-03-28T10:00'));
-      for (const clock of run.clocks) {
+      for (const clock of clocksIn(run)) {
         expect(clockPhase(clock, 0).phase).toBe('ended');
         expect(clock.endedAt).toBeLessThan(run.closed?.at ?? 0);
       }

@@ -1,3 +1,4 @@
+import { eventsOf } from '../core/bench/test-utils/loads';
 import { kitchenIn } from '../state/documents';
 import { readFormula } from '../core/formula';
 import { useDocuments } from '../state/store';
@@ -329,6 +330,7 @@ describe('bench and logbook', () => {
     expectedS: 1200,
     latestS: 1400,
     looks: [],
+    places: [],
   };
   const startedAt = new Date(2026, 10, 25, 9, 20).getTime();
 
@@ -343,7 +345,9 @@ describe('bench and logbook', () => {
     act(() =>
       useDocuments
         .getState()
-        .change('In', { [`run/${RUN}`]: { ...run(), clocks: [{ ...clock, startedAt, endedAt: null }] } }),
+        .change('In', {
+          [`run/${RUN}`]: { ...run(), log: eventsOf({ ...clock, startedAt, endedAt: null }) },
+        }),
     );
     open(<BenchScreen />);
     expect(words(screen.getByRole('timer'))).toMatch(/5:00/);
@@ -351,8 +355,8 @@ describe('bench and logbook', () => {
 
   it('show what was planned beside what happened', () => {
     const closed = { at: startedAt, made: 35, finish: 'flat' as const, note: 'One stuck.' };
-    const clocks = [{ ...clock, startedAt, endedAt: startedAt + 1_320_000 }];
-    act(() => useDocuments.getState().change('Close', { [`run/${RUN}`]: { ...run(), closed, clocks } }));
+    const log = eventsOf({ ...clock, startedAt, endedAt: startedAt + 1_320_000 });
+    act(() => useDocuments.getState().change('Close', { [`run/${RUN}`]: { ...run(), closed, log } }));
     open(<LogbookScreen />);
     for (const words of ['planned 36', '35', 'flat', 'planned 20 min', '22 min (×1.10)', 'One stuck.']) {
       expect(screen.getByText(words)).toBeTruthy();

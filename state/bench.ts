@@ -1,29 +1,32 @@
-import { startClock } from '../core/bench';
-import { clocksWithout, lastActOf } from '../core/bench/lastAct';
+import type { BakeClock } from '../core/bench/clocksIn';
+import { lastActOf } from '../core/bench/lastAct';
 import { PORTION } from '../core/bench/portioningOf';
-import { ovenOf, placeFor, timesAt } from '../core/bench/places';
+import { ovenOf, placeFor, placeWords, timesAt } from '../core/bench/places';
 import { benchOf, loadOf, waitsAfter } from '../core/bench/standing';
-import type { BenchClock, BenchEvent, ClockDoc, KitchenDoc, RunDoc } from '../core/model/documents';
-import type { RunPlan } from '../core/plan';
+import type { BenchClock, BenchEvent, Place, RunDoc } from '../core/model/documents';
+import type { LinePlan, RunPlan } from '../core/plan';
 import { ticksOf, withTicks } from '../core/plan/bowls';
 import type { Chore } from '../core/schedule/chores';
+import { asStep } from '../core/schedule/chores/chore';
 import { steadyNow } from './clock';
 import { newId } from './ids';
-import { kitchenIn } from './documents';
+import { kitchenIn, runsIn } from './documents';
 import { changeLines, changeRunOf, useDocuments } from './store';
 
 type Untold = {
   [K in BenchEvent['what']]: Omit<Extract<BenchEvent, { what: K }>, 'id' | 'at'>;
 }[BenchEvent['what']];
 
-const event = (told: Untold, at: number): BenchEvent => ({ ...told, id: newId('event'), at }) as BenchEvent;
+/** What is told, as the log keeps it. */
+export const eventOf = (told: Untold, at = steadyNow()): BenchEvent =>
+  ({ ...told, id: newId('event'), at }) as BenchEvent;
 
 /** Puts events into a run's log, as one change. */
 export function tell(label: string, runId: string, ...told: readonly Untold[]): void {
   const at = steadyNow();
   changeRunOf(label, runId, (run) => ({
     ...run,
-    log: [...(run.log ?? []), ...told.map((one) => event(one, at))],
+    log: [...(run.log ?? []), ...told.map((one) => eventOf(one, at))],
   }));
 }
 
@@ -49,35 +52,44 @@ export function finish(
   tell(
     `${chore.label}: ${how}`,
     run.id,
-    { what: how, chore: chore.id },
-    ...waits.map((one): Untold => ({ what: 'begun', chore: one.id, clock: clockFor(one, of(one)) })),
+    { what: how, ...asStep(chore) },
+    ...waits.map((one): Untold => ({ what: 'begun', ...asStep(one), clock: clockFor(one, of(one)) })),
   );
 }
 
-/** A load goes into its oven, where there is room: its clock runs from here on. */
-export function putIn(runId: string, clock: ClockDoc): void {
-  const kitchen = kitchenIn(useDocuments.getState().docs);
-  changeRunOf(`Load ${clock.load} in`, runId, (now) => ({
-    ...now,
-    clocks: [...now.clocks, placed(now, clock, kitchen, placeFor(now, clock, kitchen).place)],
-  }));
-}
-
-/** A load where it stands, by the times of that place. */
-function placed(run: RunDoc, clock: ClockDoc, kitchen: KitchenDoc, place: string | undefined): ClockDoc {
-  const line = run.lines.find(({ id }) => id === clock.lineId);
-  if (!line || place === undefined) return clock;
-  const oven = ovenOf(line, kitchen);
-  return { ...timesAt(clock, clock.place, place, oven, kitchen), place };
+/** A load goes into its oven, where there is room: its clock goes by what the plan expects at this moment. */
+export function putIn(runId: string, { line, parts }: LinePlan, load: number, pieces: number): void {
+  const { clocked } = parts;
+  if (!clocked) return;
+  const { docs } = useDocuments.getState();
+  const kitchen = kitchenIn(docs);
+  const run = runsIn(docs).find(({ id }) => id === runId);
+  if (!run) return;
+  const { time, firstLook } = load === clocked.sizes.length && clocked.last ? clocked.last : clocked;
+  const times = { firstLookS: firstLook.value, expectedS: time.value, latestS: time.high };
+  const places = placeFor(run, { lineId: line.id, pieces }, kitchen);
+  tell(`Load ${load} in`, runId, {
+    what: 'load in',
+    lineId: line.id,
+    load,
+    pieces,
+    ...timesAt(times, [], places, ovenOf(line, kitchen), kitchen),
+    ...(places.length > 0 ? { places: [...places] } : {}),
+  });
 }
 
 /** It stands in another place than it was put down for. */
-export function standsAt(runId: string, clock: ClockDoc, place: string): void {
+export function standsAt(run: RunDoc, clock: BakeClock, place: Place): void {
   const kitchen = kitchenIn(useDocuments.getState().docs);
-  changeRunOf(`Load ${clock.load}: ${place}`, runId, (now) => ({
-    ...now,
-    clocks: now.clocks.map((one) => (one.id === clock.id ? placed(now, one, kitchen, place) : one)),
-  }));
+  const line = run.lines.find(({ id }) => id === clock.lineId);
+  if (!line) return;
+  const times = timesAt(clock, clock.places, [place], ovenOf(line, kitchen), kitchen);
+  tell(`Load ${clock.load}: ${placeWords([place])}`, run.id, {
+    what: 'load at',
+    loadId: clock.id,
+    places: [place],
+    ...times,
+  });
 }
 
 /** Something goes into the heat, or is begun and left alone: its clock starts. */
@@ -87,43 +99,33 @@ export function begin(run: RunDoc, chore: Chore, whole: RunPlan, of: string): vo
   const clocked = plan?.planned ? plan.parts.clocked : null;
   if (load === null || !plan?.planned || !clocked) {
     // Cake that is only baked for its crumb: its sheet or bowl has a first look of its own.
-    const prefix = /\/(bake\d+\.)/.exec(chore.id)?.[1] ?? '';
-    const baked = plan?.planned ? plan.parts.crumbBakes.find((one) => one.prefix === prefix) : undefined;
+    const baked = plan?.planned ? plan.parts.crumbBakes.find((one) => one.prefix === (chore.bake ?? '')) : undefined;
     const firstLook =
       chore.kind === 'oven' ? (baked?.sheet?.bake ?? baked?.microwave?.micro)?.firstLook : undefined;
     const clock = {
       ...clockFor(chore, of),
       ...(firstLook ? { firstLookS: Math.round(firstLook.value) } : {}),
     };
-    tell(`${chore.label}: begun`, run.id, { what: 'begun', chore: chore.id, clock });
+    tell(`${chore.label}: begun`, run.id, { what: 'begun', ...asStep(chore), clock });
     return;
   }
-  const { time, firstLook } = load === clocked.sizes.length && clocked.last ? clocked.last : clocked;
-  const pieces = chore.pieces ?? clocked.sizes[load - 1] ?? 1;
-  const times = { firstLookS: firstLook.value, expectedS: time.value, latestS: time.high };
-  const clock = startClock(newId('clock'), plan.line.id, load, pieces, times, steadyNow());
-  putIn(run.id, clock);
+  putIn(run.id, plan, load, chore.pieces ?? clocked.sizes[load - 1] ?? 1);
 }
+
+/** What was told never counted: it stays in the log, taken back. */
+export const takeBack = (label: string, runId: string, ...events: readonly string[]): void => {
+  if (events.length > 0) tell(label, runId, ...events.map((id) => ({ what: 'undone', event: id }) as const));
+};
 
 /** Takes back what was told last, of a step or of a load, with what began by itself because of it. */
 export function stepBack(run: RunDoc): void {
-  const last = lastActOf(run);
-  if (!last) return;
-  const at = steadyNow();
-  changeRunOf('A step back', run.id, (now) =>
-    last.of === 'clock'
-      ? { ...now, clocks: clocksWithout(now.clocks, last) }
-      : {
-          ...now,
-          log: [...(now.log ?? []), ...last.events.map((id) => event({ what: 'undone', event: id }, at))],
-        },
-  );
+  takeBack('A step back', run.id, ...lastActOf(run));
 }
 
 /** What somebody said of how a thing is, and what was measured of it. */
 export const answer = (
   runId: string,
-  chore: Pick<Chore, 'id'>,
+  chore: Pick<Chore, 'id' | 'does' | 'lineIds'>,
   label: string,
   {
     to,
@@ -139,7 +141,7 @@ export const answer = (
 ): void =>
   tell(label, runId, {
     what: 'answered',
-    chore: chore.id,
+    ...asStep(chore),
     to,
     answer: said,
     ...(value === undefined ? {} : { value }),
@@ -149,13 +151,13 @@ export const answer = (
 /** A piece was put on the scale, or something else that a step weighs. */
 export const weigh = (
   runId: string,
-  chore: Pick<Chore, 'id' | 'label'>,
+  chore: Pick<Chore, 'id' | 'does' | 'lineIds' | 'label'>,
   massG: number,
   { of = PORTION, practice = false }: { readonly of?: string; readonly practice?: boolean } = {},
 ): void =>
   tell(`${chore.label}: weighed`, runId, {
     what: 'weighed',
-    chore: chore.id,
+    ...asStep(chore),
     of,
     massG,
     ...(practice ? { practice } : {}),
@@ -168,7 +170,7 @@ export const goOnWith = (runId: string, lineId: string, pieces: number): void =>
 /** What goes into a bowl was weighed: kept with the step, and ticked off where it is gathered. */
 export const weighIn = (
   runId: string,
-  chore: Pick<Chore, 'id' | 'label'>,
+  chore: Pick<Chore, 'id' | 'does' | 'lineIds' | 'label'>,
   {
     key,
     name,
@@ -182,8 +184,8 @@ export const weighIn = (
   },
 ): void => {
   const at = steadyNow();
-  const told = event(
-    { what: 'weighed', chore: chore.id, of: key, massG, ...(practice ? { practice } : {}) },
+  const told = eventOf(
+    { what: 'weighed', ...asStep(chore), of: key, massG, ...(practice ? { practice } : {}) },
     at,
   );
   changeRunOf(`${name}: weighed`, runId, (run) =>

@@ -83,7 +83,7 @@ export function useStanding(run: RunDoc, everyMs = 20_000): RunStanding {
     if (own?.is === 'ended') return localNow(onTheWall(own.endedAt));
     return left?.ends.get(id) ?? day?.chores.find(({ chore }) => chore.id === id)?.endAt ?? '';
   };
-  const begun = !run.closed && lastActOf(run) !== null;
+  const begun = !run.closed && lastActOf(run).length > 0;
   const hands = inHandAndNext({ bench, chores, startOf, now }, chosen);
   return { view, day, chores, bench, begun, left, startOf, endOf, ...hands, since, now };
 }

@@ -174,7 +174,7 @@ const alongWords = (added: readonly string[]): string =>
 /** A run with all that it rests on, as text for a file. */
 export function runFileText(run: RunDoc): string {
   const { formulas, kitchen } = fileOf(run, useDocuments.getState().docs, Date.now());
-  const file: RunFile = { kind: 'run file', version: 3, run, formulas: [...formulas], kitchen };
+  const file: RunFile = { kind: 'run file', version: 4, run, formulas: [...formulas], kitchen };
   return JSON.stringify(file, null, 2);
 }
 

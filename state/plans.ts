@@ -31,7 +31,6 @@ const kept = new WeakMap<RunDoc, Kept>();
 
 /** A run that has begun is no longer bounded by the minutes left before it could have begun. */
 const begun = (run: RunDoc) =>
-  run.clocks.length > 0 ||
   counted(run.log ?? []).length > 0 ||
   run.closed !== null ||
   (run.ticks ?? []).length > 0 ||

@@ -3,7 +3,9 @@
  * as a person's. Beside it two simpler ways. `npm run bench:learn [kitchens]`.
  */
 import { FAMILY_FILES } from '../demo/families';
-import { nextLookAt, recordLook, startClock } from '../core/bench';
+import { lookOf, nextLookAt } from '../core/bench';
+import { clocksIn } from '../core/bench/clocksIn';
+import type { ChoreDoes } from '../core/model/choreDoes';
 import { learn, evidenceOf, TENTH, type Learned } from '../core/learn';
 import { SEEING } from '../core/learn/learn.table';
 import type { Evidence, RunDoc, RunFile } from '../core/model/documents';
@@ -261,28 +263,31 @@ function baked(
     expectedS: clocked.time.value,
     latestS: clocked.time.high,
   };
-  let clock = startClock('c', plan.line.id, 1, clocked.sizes[0] ?? 1, times, at);
-  while (clock.endedAt === null) {
+  const load: NonNullable<RunDoc['log']> = [
+    { id: 'c', at, what: 'load in', lineId: plan.line.id, load: 1, pieces: clocked.sizes[0] ?? 1, ...times },
+  ];
+  for (;;) {
+    const [clock] = clocksIn({ log: [...load] });
+    if (!clock || clock.endedAt !== null) break;
     const next = nextLookAt(clock);
     const share = (next - at) / 1000 / doneS;
-    clock = recordLook(
-      clock,
-      share >= SEEN.brown ? 'brown' : share >= 1 ? 'clean' : share > SEEN.wet ? 'crumbs' : 'wet',
-      next,
-    );
+    const saw = share >= SEEN.brown ? 'brown' : share >= 1 ? 'clean' : share > SEEN.wet ? 'crumbs' : 'wet';
+    load.push({ id: `look${load.length}`, at: next, ...lookOf(clock, saw) });
   }
   const needG = (bound.parts.dough?.need.value ?? 0) * Math.exp(came.binder);
   const log: NonNullable<RunDoc['log']> = [];
   const tell = (
     event: { readonly to: string; readonly answer: string; readonly value?: number },
-    stem: string,
+    does: ChoreDoes,
   ) =>
     log.push({
       ...event,
       id: `e${log.length}`,
       at: at + log.length,
       what: 'answered',
-      chore: `${line.id}/${stem}`,
+      chore: `${line.id}/${does}`,
+      does,
+      lineIds: [line.id],
     });
   const need = bound.parts.dough?.need.value ?? 0;
   let addedG = bound.parts.dough?.first.value ?? 0;
@@ -300,7 +305,7 @@ function baked(
     run: { ...FILE.run, lines: [{ ...plan.line, measured: { [bareCoat.thickness.id]: thick } }] },
   }).parts.coat?.taken.value;
   tell({ to: 'coat', answer: 'weighed', value: weighed ?? 0 }, 'dip');
-  const run: RunDoc = { ...FILE.run, id: `run-${at}`, lines: [line], clocks: [clock], log };
+  const run: RunDoc = { ...FILE.run, id: `run-${at}`, lines: [line], log: [...load, ...log] };
   return evidenceOf({ ...now, run }, at);
 }
 

@@ -114,17 +114,16 @@ export function demoPast(): Past {
     const oven = ovenOf(line);
     const run: RunDoc = {
       kind: 'run',
-      version: 3,
+      version: 4,
       id: `run-past-${i + 1}`,
       name,
       createdAt: ready - 2 * 86_400_000,
       readyAt,
       lines: [{ ...line, id: 'line-1' }],
-      clocks: [],
       closed: null,
     };
     const baked = bakedRun(
-      { kind: 'run file', version: 3, run, formulas, kitchen },
+      { kind: 'run file', version: 4, run, formulas, kitchen },
       {
         ovenOffK: 0,
         bakeFactor: TRUE.ovens[oven] ?? 1,

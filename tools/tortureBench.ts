@@ -23,14 +23,7 @@ export interface BenchTools {
 async function kept(page: Page, texts: BenchTools['texts']): Promise<string[]> {
   const text = Object.entries(await texts(page)).find(([key]) => key.includes(RUN_ID))?.[1];
   const run = JSON.parse(text ?? '{}') as Partial<RunDoc>;
-  return [
-    ...(run.log ?? []).map(({ id }) => id),
-    ...(run.clocks ?? []).flatMap(({ id, looks, endedAt }) => [
-      id,
-      ...looks.map((_, i) => `${id}, look ${i + 1}`),
-      ...(endedAt === null ? [] : [`${id}, out`]),
-    ]),
-  ];
+  return [...(run.log ?? []).map(({ id }) => id)];
 }
 
 const there = (page: Page) =>

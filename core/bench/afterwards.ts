@@ -1,7 +1,6 @@
-import type { BenchEvent, ClockDoc, Inside, Line, RunDoc } from '../model/documents';
+import type { BenchEvent, Inside, Line, RunDoc } from '../model/documents';
 import type { FinishKind } from '../model/kinds';
 import type { LinePlan } from '../plan';
-import { startClock } from './clock';
 import { FROSTING_EACH } from './leftOver';
 
 /** What somebody remembers of a line that was baked without the app. Left out or null where nobody knows. */
@@ -24,7 +23,7 @@ export interface Remembered {
  * A run as it would stand had it been baked at the bench: loads with their times, what was weighed of it. Nothing is made up:
  * what nobody remembers stays open.
  * @param at ms since the epoch: when it was baked
- * @param newId for its clocks and events
+ * @param newId for its events
  */
 export function bakedAfterwards(
   run: RunDoc,
@@ -34,7 +33,7 @@ export function bakedAfterwards(
   newId: () => string,
 ): RunDoc {
   const of = (lineId: string) => all.find((one) => one.lineId === lineId);
-  const clocks = plans.flatMap((plan): ClockDoc[] => {
+  const loads = plans.flatMap((plan): BenchEvent[] => {
     const { clocked } = plan.parts;
     const told = of(plan.line.id);
     if (!clocked || !told?.bakedS) return [];
@@ -43,16 +42,14 @@ export function bakedAfterwards(
       expectedS: clocked.time.value,
       latestS: clocked.time.high,
     };
-    const startedAt = at - told.bakedS * 1000;
-    const clock = startClock(newId(), plan.line.id, 1, clocked.sizes[0] ?? 1, times, startedAt);
+    const loadId = newId();
+    const load = { lineId: plan.line.id, load: 1, pieces: clocked.sizes[0] ?? 1 };
+    const inside = told.inside ? { inside: told.inside } : {};
     return [
-      {
-        ...clock,
-        endedAt: at,
-        // Written down by somebody who remembers it: no slip of a finger.
-        confirmed: true,
-        ...(told.inside ? { inside: told.inside } : {}),
-      },
+      { id: loadId, at: at - told.bakedS * 1000, what: 'load in', ...load, ...times },
+      { id: newId(), at, what: 'load out', loadId },
+      // Written down by somebody who remembers it: no slip of a finger.
+      { id: newId(), at, what: 'load told', loadId, confirmed: true, ...inside },
     ];
   });
   const lines = run.lines.map((line): Line => {
@@ -76,10 +73,5 @@ export function bakedAfterwards(
   const closings = all.flatMap(({ lineId, finish, made = 0 }): BenchEvent[] =>
     finish ? [{ id: newId(), at, what: 'line closed', lineId, made, finish }] : [],
   );
-  return {
-    ...run,
-    lines,
-    clocks: [...run.clocks, ...clocks],
-    ...(closings.length > 0 ? { log: [...(run.log ?? []), ...closings] } : {}),
-  };
+  return { ...run, lines, log: [...(run.log ?? []), ...loads, ...closings] };
 }

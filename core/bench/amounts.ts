@@ -1,7 +1,7 @@
+import type { ChoreDoes } from '../model/choreDoes';
 import type { Batch, LinePlan, RunPlan } from '../plan';
 import { madeLines } from '../plan/bowls';
 import type { Chore } from '../schedule/chores/chore';
-import { stemOf } from '../process/stages';
 
 /** What a chore is done with: bowls weighed out by formula, and figures of its lines. */
 export interface Amounts {
@@ -10,8 +10,8 @@ export interface Amounts {
   readonly figures: readonly { readonly lineId: string; readonly id: string }[];
 }
 
-/** By a chore's name, the figures that are wanted beside it, in order. */
-const FIGURES: Readonly<Record<string, RegExp>> = {
+/** By what is done, the figures that are wanted beside it, in order. */
+const FIGURES: Readonly<Partial<Record<ChoreDoes, RegExp>>> = {
   fill: /^(portion\.mass|scoop\.mass|layer\.mass|fill\.belowRim|binder\.each)$/,
   load: /^(oven\.setting|bake\.firstLook|bake\.time)$/,
   bake: /^(sheet\.mass|oven\.setting|bake\.firstLook|bake\.time)$/,
@@ -32,35 +32,27 @@ const FIGURES: Readonly<Record<string, RegExp>> = {
   pack: /^(piece\.mass|finished\.total)$/,
 };
 
-/** A chore's own name, without its line, its bake and its load: `cakes/bake2.mix-1` is `mix`. */
-export { stemOf };
-
 /** Whose bowl is weighed out in a chore. */
-const WEIGHED = new Set(['weigh-out', 'mix', 'make']);
-
-/** The formula that is made in a chore; null where it makes none. */
-export const madeFormulaOf = ({ id }: Pick<Chore, 'id'>): string | null =>
-  /made:(.+)\/make$/.exec(id)?.[1] ?? null;
+const WEIGHED: ReadonlySet<ChoreDoes> = new Set<ChoreDoes>(['weigh-out', 'mix', 'make']);
 
 /** What a chore is done with. A bowl that is weighed out and mixed is told where it is weighed out. */
 export function amountsOf(chore: Chore, chores: readonly Chore[], whole: RunPlan): Amounts {
-  const stem = stemOf(chore);
+  const { does } = chore;
   const plans = whole.lines.flatMap((line) =>
     line.planned && chore.lineIds.includes(line.line.id) ? [line] : [],
   );
-  if (stem === 'make') {
-    const id = madeFormulaOf(chore);
-    const made = (whole.components?.batches ?? []).filter((one) => one.id === id);
+  if (does === 'make') {
+    const made = (whole.components?.batches ?? []).filter((one) => one.id === chore.makes);
     return { batches: made.map((batch) => ({ batch, share: 1 })), figures: [] };
   }
   // A bowl is told where it is weighed: apart from mixing where all its lines do that together.
   const same = (one: Chore) => one.lineIds.join() === chore.lineIds.join();
-  const apart = chores.some((one) => stemOf(one) === 'weigh-out' && same(one));
+  const apart = chores.some((one) => one.does === 'weigh-out' && same(one));
   const sharedMix = chores.some(
-    (one) => stemOf(one) === 'mix' && !same(one) && chore.lineIds.every((id) => one.lineIds.includes(id)),
+    (one) => one.does === 'mix' && !same(one) && chore.lineIds.every((id) => one.lineIds.includes(id)),
   );
-  const told = stem === 'weigh-out' ? !sharedMix : WEIGHED.has(stem) && !apart;
-  const wanted = FIGURES[stem];
+  const told = does === 'weigh-out' ? !sharedMix : WEIGHED.has(does) && !apart;
+  const wanted = FIGURES[does];
   return {
     batches: told ? onceEach(plans.flatMap((plan) => batchesFor(plan, chore, whole))) : [],
     figures: wanted ? plans.flatMap((plan) => figuresOf(plan, wanted)) : [],
@@ -68,10 +60,9 @@ export function amountsOf(chore: Chore, chores: readonly Chore[], whole: RunPlan
 }
 
 /** Of a line with several bakes, the bowl of this one. */
-function batchesFor(plan: LinePlan, { id, lineIds }: Chore, whole: RunPlan): Amounts['batches'] {
+function batchesFor(plan: LinePlan, { bake, lineIds }: Chore, whole: RunPlan): Amounts['batches'] {
   const { crumbBakes, bowl } = plan.parts;
-  const prefix = /\/(bake\d+\.)/.exec(id)?.[1] ?? '';
-  const baked = crumbBakes.find((one) => one.prefix === prefix);
+  const baked = crumbBakes.find((one) => one.prefix === (bake ?? ''));
   const part = baked?.bowl ?? bowl;
   const base = part?.split?.base ?? part;
   const mixedApart = base && lineIds.length === 1 && sharesBowl(plan, whole);

@@ -1,4 +1,5 @@
-import { clockPhase, nextLookAt, observedFactor, recordLook, startClock } from './clock';
+import { clockPhase, nextLookAt, observedFactor } from './clock';
+import { recordLook, startClock } from './test-utils/loads';
 
 const T0 = 1_764_000_000_000;
 const min = (minutes: number) => T0 + minutes * 60_000;

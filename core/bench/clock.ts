@@ -1,5 +1,6 @@
-import type { ClockDoc, LookResult, LookSaw } from '../model/documents';
+import type { BenchEvent, LookResult, LookSaw } from '../model/documents';
 import { LOOK_EVERY_S } from '../process/oven.table';
+import type { BakeClock } from './clocksIn';
 import { LOOK_RESULT, nextLookS } from './looks';
 
 /** The times of a load, in seconds from when it goes in. */
@@ -7,18 +8,6 @@ export interface LoadTimes {
   readonly firstLookS: number;
   readonly expectedS: number;
   readonly latestS: number;
-}
-
-/** Starts the clock of a load. `now` in ms since the epoch. The times are fixed from here on, whatever the plan does. */
-export function startClock(
-  id: string,
-  lineId: string,
-  load: number,
-  pieces: number,
-  times: LoadTimes,
-  now: number,
-): ClockDoc {
-  return { id, lineId, load, pieces, startedAt: now, ...times, looks: [], endedAt: null };
 }
 
 /** After "nearly" the next look comes sooner, s. */
@@ -30,7 +19,7 @@ export type ClockPhase =
   | { readonly phase: 'ended'; readonly tookS: number; readonly result: LookResult };
 
 /** When to look next, ms since the epoch: the first look, or what the looks so far say. */
-export function nextLookAt(clock: ClockDoc): number {
+export function nextLookAt(clock: BakeClock): number {
   const last = clock.looks.at(-1);
   if (!last || last.saw) return clock.startedAt + nextLookS(clock) * 1000;
   // A look of which nobody said what it showed: by the clock alone.
@@ -38,11 +27,11 @@ export function nextLookAt(clock: ClockDoc): number {
 }
 
 /** The load that bakes and is to be looked at first; null where none bakes. */
-export const firstToLookAt = (clocks: readonly ClockDoc[]): ClockDoc | null =>
+export const firstToLookAt = (clocks: readonly BakeClock[]): BakeClock | null =>
   clocks.filter(({ endedAt }) => endedAt === null).sort((a, b) => nextLookAt(a) - nextLookAt(b))[0] ?? null;
 
 /** Where a clock stands at a moment. Depends on nothing but the document and the time, so it survives a reload. */
-export function clockPhase(clock: ClockDoc, now: number): ClockPhase {
+export function clockPhase(clock: BakeClock, now: number): ClockPhase {
   if (clock.endedAt !== null) {
     return {
       phase: 'ended',
@@ -56,15 +45,12 @@ export function clockPhase(clock: ClockDoc, now: number): ClockPhase {
   return { phase: 'baking', untilLookS: (next - now) / 1000, nextLookAt: next };
 }
 
-/** Keeps what a look showed. Clean or too brown ends the load; the others set the next look. */
-export function recordLook(clock: ClockDoc, saw: LookSaw, now: number): ClockDoc {
-  const result = LOOK_RESULT[saw];
-  const ends = result === 'done' || result === 'over';
-  return { ...clock, looks: [...clock.looks, { at: now, result, saw }], endedAt: ends ? now : null };
-}
+/** What a look showed, as the log keeps it. Clean or too brown ends the load; the others set the next look. */
+export const lookOf = ({ id }: Pick<BakeClock, 'id'>, saw: LookSaw) =>
+  ({ what: 'looked', loadId: id, result: LOOK_RESULT[saw], saw }) as const satisfies Partial<BenchEvent>;
 
 /** What a finished load took against what was expected, as a factor; null while it bakes. */
-export function observedFactor(clock: ClockDoc): number | null {
+export function observedFactor(clock: BakeClock): number | null {
   return clock.endedAt === null || hurried(clock)
     ? null
     : (clock.endedAt - clock.startedAt) / 1000 / clock.expectedS;
@@ -74,7 +60,7 @@ export function observedFactor(clock: ClockDoc): number | null {
 const HURRIED = { under: 0.5, over: 2 } as const;
 
 /** Whether the time of a load is asked about before it is believed. */
-export function hurried(clock: ClockDoc): boolean {
+export function hurried(clock: BakeClock): boolean {
   if (clock.endedAt === null || clock.confirmed === true) return false;
   const share = (clock.endedAt - clock.startedAt) / 1000 / clock.expectedS;
   return share < HURRIED.under || share > HURRIED.over;

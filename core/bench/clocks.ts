@@ -1,5 +1,7 @@
 import type { RunDoc } from '../model/documents';
 import { nextLookAt } from './clock';
+import { clocksIn } from './clocksIn';
+import { placeWords } from './places';
 import { benchStateOf, dueAtOf } from './log';
 
 /** A clock that runs, whatever it runs for. Times in ms since the epoch. */
@@ -27,19 +29,22 @@ export function clocksOf(runs: readonly RunDoc[], now: number): Running[] {
   return runs
     .filter(({ closed }) => !closed)
     .flatMap((run): Running[] => [
-      ...run.clocks
+      ...clocksIn(run)
         .filter(({ endedAt }) => endedAt === null)
-        .map((clock): Running => ({
-          key: clock.id,
-          runId: run.id,
-          label: `Load ${clock.load}${clock.place ? `, ${clock.place}` : ''}`,
-          of: run.name,
-          begunAt: clock.startedAt,
-          dueAt: nextLookAt(clock),
-          look: true,
-          lineId: clock.lineId,
-          place: clock.place ? clock.place.replace(/^./, (first) => first.toUpperCase()) : null,
-        })),
+        .map((clock): Running => {
+          const place = placeWords(clock.places);
+          return {
+            key: clock.id,
+            runId: run.id,
+            label: `Load ${clock.load}${place ? `, ${place}` : ''}`,
+            of: run.name,
+            begunAt: clock.startedAt,
+            dueAt: nextLookAt(clock),
+            look: true,
+            lineId: clock.lineId,
+            place: place ? place.replace(/^./, (first) => first.toUpperCase()) : null,
+          };
+        }),
       ...[...benchStateOf(run.log ?? []).chores].flatMap(([id, told]): Running[] => {
         const dueAt = dueAtOf(told);
         if (

@@ -1,9 +1,9 @@
+import type { ChoreDoes } from '../model/choreDoes';
 import type { Chore } from '../schedule/chores/chore';
-import { stemOf } from './amounts';
 import { goingOn, type BenchState } from './log';
 
 /** Steps that are worked at piece by piece: fewer pieces, less of them. */
-const BY_PIECE = new Set([
+const BY_PIECE: ReadonlySet<ChoreDoes> = new Set<ChoreDoes>([
   'roll',
   'stick',
   'dip',
@@ -33,13 +33,13 @@ export function forFewer<T extends { readonly chore: Chore }>(
   const shares = new Map<string, number>();
   for (const { chore } of timed) {
     const [lineId] = chore.lineIds;
-    if (stemOf(chore) !== 'pack' || !lineId || !chore.pieces) continue;
+    if (chore.does !== 'pack' || !lineId || !chore.pieces) continue;
     shares.set(lineId, goingOn(state, lineId, chore.pieces) / chore.pieces);
   }
   return timed.map((one) => {
     const { chore } = one;
     const share = chore.lineIds.length === 1 ? (shares.get(chore.lineIds[0] ?? '') ?? 1) : 1;
-    if (share === 1 || chore.kind !== 'hands' || !BY_PIECE.has(stemOf(chore))) return one;
+    if (share === 1 || chore.kind !== 'hands' || !BY_PIECE.has(chore.does)) return one;
     return {
       ...one,
       chore: { ...chore, takes: { ...chore.takes, lengthS: chore.takes.lengthS * share } },

@@ -2,7 +2,6 @@ import { choose, edit } from '../line';
 import type { RunDoc } from '../model/documents';
 import { stageOf } from '../process/stages';
 import type { Chore } from '../schedule/chores/chore';
-import { stemOf } from './amounts';
 import { goingOn, type BenchState } from './log';
 
 /**
@@ -42,5 +41,5 @@ export function runGoingOn(
 /** Whether a step is done for the pieces that go on: finishing, and what is made for it. What is baked is baked for all. */
 export const isForThoseGoingOn = (chore: Chore): boolean => {
   const stage = stageOf(chore);
-  return stage === 'coat' || stage === 'finish' || stage === 'clear' || stemOf(chore) === 'make';
+  return stage === 'coat' || stage === 'finish' || stage === 'clear' || chore.does === 'make';
 };

@@ -1,10 +1,2 @@
-export {
-  clockPhase,
-  firstToLookAt,
-  nextLookAt,
-  hurried,
-  observedFactor,
-  recordLook,
-  startClock,
-} from './clock';
+export { clockPhase, firstToLookAt, nextLookAt, hurried, lookOf, observedFactor } from './clock';
 export type { ClockPhase } from './clock';

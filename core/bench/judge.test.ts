@@ -8,8 +8,8 @@ import type { Chore } from '../schedule/chores/chore';
 import { coolNow, judgementFor, type Judgement } from './judge';
 import type { Answered } from './log';
 
-const chore = (stem: string, lineId: string) =>
-  ({ id: `${lineId}/${stem}`, lineIds: [lineId] }) as unknown as Chore;
+const chore = (does: Chore['does'], lineId: string) =>
+  ({ id: 'any name', does, makes: null, lineIds: [lineId] }) as unknown as Chore;
 const said = (to: string, ...answers: readonly (string | readonly [string, number])[]): Answered[] =>
   answers.map((one, at) =>
     typeof one === 'string'
@@ -18,17 +18,17 @@ const said = (to: string, ...answers: readonly (string | readonly [string, numbe
   );
 const judged = (
   of: LinePlan,
-  stem: string,
+  does: Chore['does'],
   answers: readonly Answered[] = [],
   kitchen: Partial<KitchenDoc> = {},
 ): Judgement => {
   const found = judgementFor({
-    chore: chore(stem, of.line.id),
+    chore: chore(does, of.line.id),
     plan: of,
     kitchen: { ...DEMO_KITCHEN, ...kitchen },
     answers,
   });
-  if (!found) throw new Error(`"${stem}" asks for a judgement`);
+  if (!found) throw new Error(`"${does}" asks for a judgement`);
   return found;
 };
 
@@ -138,16 +138,16 @@ describe('frosting and syrup', () => {
         onHandG: null,
       } as typeof CUPCAKE.frosting,
     });
-    const asked = (id: string) =>
+    const asked = (over: Partial<Chore>) =>
       judgementFor({
-        chore: { id, lineIds: [of.line.id] } as unknown as Chore,
+        chore: { lineIds: [of.line.id], ...over } as unknown as Chore,
         plan: of,
         kitchen: DEMO_KITCHEN,
         answers: [],
       })?.asks;
-    expect(asked('made:formula-malt-buttercream/make')).toBe('syrup');
-    expect(asked('made:formula-quince-butter/make')).toBeUndefined();
-    expect(asked(`${of.line.id}/frost`)).toBe('stiffness');
+    expect(asked({ does: 'make', makes: 'formula-malt-buttercream' })).toBe('syrup');
+    expect(asked({ does: 'make', makes: 'formula-quince-butter' })).toBeUndefined();
+    expect(asked({ does: 'frost' })).toBe('stiffness');
   });
 });
 

@@ -6,7 +6,6 @@ import { BIND_STEP_G } from '../process/bind.table';
 import { MEND } from '../process/frost.table';
 import { TEMPERING } from '../process/temper.table';
 import type { Chore } from '../schedule/chores/chore';
-import { madeFormulaOf, stemOf } from './amounts';
 import { JUDGE } from './judge.words';
 import type { Answered } from './log';
 
@@ -35,7 +34,7 @@ interface About {
 
 /** The judgement that belongs to a step; null where it asks for none. */
 export function judgementFor(about: About): Judgement | null {
-  switch (stemOf(about.chore)) {
+  switch (about.chore.does) {
     case 'bind':
       return squeeze(about);
     case 'frosting':
@@ -45,7 +44,7 @@ export function judgementFor(about: About): Judgement | null {
       return stiffness(about);
     case 'make':
       // Not at whatever else is made for the line: no fruit butter is boiled to 118 °C.
-      return madeFormulaOf(about.chore) === frostingOf(about.plan.line)?.formulaId ? syrup(about) : null;
+      return about.chore.makes === frostingOf(about.plan.line)?.formulaId ? syrup(about) : null;
     case 'dip':
       return coat(about);
     default:

@@ -1,3 +1,4 @@
+import type { ChoreDoes } from '../model/choreDoes';
 import { gramsText as grams } from '../plan';
 
 /** °C in braces, for `inStyle`. */
@@ -98,7 +99,7 @@ export const JUDGE = {
 } as const;
 
 /** By a wait's name, what shows that it is over. */
-export const SIGNS: Readonly<Record<string, string>> = {
+export const SIGNS: Readonly<Partial<Record<ChoreDoes, string>>> = {
   cool: 'No warmth left underneath, against the back of the hand.',
   firm: 'It keeps its shape when it is lifted, and is cold through.',
   anchor: 'The stick does not turn.',

@@ -72,7 +72,7 @@ describe('the log of a bench', () => {
     fc.assert(
       fc.property(log, fc.nat(), (events, n) => {
         const prefix = events.slice(0, n % (events.length + 1));
-        const bench = benchOf({ clocks: [], log: prefix }, CHORES, T0 + 3_600_000);
+        const bench = benchOf({ log: prefix }, CHORES, T0 + 3_600_000);
         expect(bench.standing.size).toBe(CHORES.length);
         for (const { id } of bench.ready) expect(bench.standing.get(id)?.is).toBe('open');
         for (const one of CHORES)
@@ -116,7 +116,7 @@ describe('the bench', () => {
   const line = 'plums-below';
 
   it('takes what comes before for done once something after it has begun', () => {
-    const bench = benchOf({ clocks: [], log: [done(`${line}/fill-1`, 30)] }, CHORES, at(30));
+    const bench = benchOf({ log: [done(`${line}/fill-1`, 30)] }, CHORES, at(30));
     expect(bench.standing.get(`${line}/mix`)).toEqual({ is: 'ended', endedAt: at(30) });
     expect(bench.ready.map(({ id }) => id)).toContain(`${line}/load-1`);
   });
@@ -125,9 +125,9 @@ describe('the bench', () => {
     const chores = CHORES.filter(({ lineIds }) => lineIds.includes(line));
     const out = chores.find(({ id }) => id === `${line}/out-1`);
     if (!out) throw new Error('the line is turned out of its tin');
-    const run = { clocks: [], log: [done(`${line}/load-1`, 50), done(out.id, 60)] };
+    const run = { log: [done(`${line}/load-1`, 50), done(out.id, 60)] };
     expect(
-      waitsAfter(out, chores, benchOf({ clocks: [], log: [done(`${line}/load-1`, 50)] }, chores, at(60))).map(
+      waitsAfter(out, chores, benchOf({ log: [done(`${line}/load-1`, 50)] }, chores, at(60))).map(
         ({ id }) => id,
       ),
     ).toEqual([`${line}/cool-1`]);
@@ -147,18 +147,18 @@ describe('the bench', () => {
       begun(id, 0, 600),
       { id: 'n', at: at(10), what: 'not yet', chore: id, moreS: 300 },
     ];
-    expect(benchOf({ clocks: [], log: events }, CHORES, at(14)).standing.get(id)).toEqual({
+    expect(benchOf({ log: events }, CHORES, at(14)).standing.get(id)).toEqual({
       is: 'running',
       begunAt: at(0),
       readyAt: at(15),
     });
-    expect(benchOf({ clocks: [], log: events }, CHORES, at(16)).standing.get(id)?.is).toBe('ended');
+    expect(benchOf({ log: events }, CHORES, at(16)).standing.get(id)?.is).toBe('ended');
   });
 
   it('leaves lines that somebody else works at alone', () => {
     const away: BenchEvent = { id: 'a', at: at(0), what: 'handed', lineId: line, away: true };
     const ready = (events: BenchEvent[]) =>
-      benchOf({ clocks: [], log: events }, CHORES, at(0)).ready.flatMap(({ lineIds }) => lineIds);
+      benchOf({ log: events }, CHORES, at(0)).ready.flatMap(({ lineIds }) => lineIds);
     expect(ready([])).toContain(line);
     expect(ready([away])).not.toContain(line);
     expect(ready([away, { ...away, id: 'b', away: false }])).toContain(line);
@@ -170,7 +170,7 @@ describe('a line that is closed while others go on', () => {
     const [first, second] = FILE.run.lines.map(({ id }) => id);
     if (!first || !second) throw new Error('two lines');
     const log: BenchEvent[] = [{ id: 'c', at: T0, what: 'line closed', lineId: first, made: 9 }];
-    const [before, after] = [[], log].map((events) => benchOf({ clocks: [], log: events }, CHORES, T0 + 1));
+    const [before, after] = [[], log].map((events) => benchOf({ log: events }, CHORES, T0 + 1));
     expect(after?.state.closedLines.get(first)).toEqual({ made: 9, at: T0, finish: null });
     const own = CHORES.filter(({ lineIds }) => lineIds.length === 1 && lineIds[0] === first);
     expect(own.length).toBeGreaterThan(3);

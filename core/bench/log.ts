@@ -13,12 +13,15 @@ export interface Told {
   readonly moreS: number;
 }
 
-export interface Weighed {
+/** At which step something was told: what is done in it, and for whom, where the log says so. */
+export type AtStep = Pick<Extract<BenchEvent, { readonly what: 'done' }>, 'does' | 'lineIds'>;
+
+export interface Weighed extends AtStep {
   readonly of: string;
   readonly massG: number;
 }
 
-export interface Answered {
+export interface Answered extends AtStep {
   readonly to: string;
   readonly answer: string;
   readonly value: number | null;
@@ -99,13 +102,14 @@ export function benchStateOf(log: readonly BenchEvent[]): BenchState {
         tell(event.chore, () => ({ lookedAt: event.at, moreS: event.moreS, endedAt: null }));
         break;
       case 'weighed': {
-        const { of, massG } = event;
-        weighed.set(event.chore, [...(weighed.get(event.chore) ?? []), { of, massG }]);
+        const { of, massG, does, lineIds } = event;
+        weighed.set(event.chore, [...(weighed.get(event.chore) ?? []), { of, massG, does, lineIds }]);
         break;
       }
       case 'answered': {
-        const { to, answer, value = null, at } = event;
-        answers.set(event.chore, [...(answers.get(event.chore) ?? []), { to, answer, value, at }]);
+        const { to, answer, value = null, at, does, lineIds } = event;
+        const told = { to, answer, value, at, does, lineIds };
+        answers.set(event.chore, [...(answers.get(event.chore) ?? []), told]);
         break;
       }
       case 'lost':
@@ -130,6 +134,13 @@ export function benchStateOf(log: readonly BenchEvent[]): BenchState {
         break;
       case 'resumed':
         pausedAt = null;
+        break;
+      // Loads have their clocks.
+      case 'load in':
+      case 'looked':
+      case 'load out':
+      case 'load at':
+      case 'load told':
         break;
       case 'undone':
         throw new Error('invariant: what is undone does not count');

@@ -1,6 +1,7 @@
 import { WELLS, plannedWell } from '../plan/test-utils/wells';
 import { chanceOf } from '../schedule/solver';
-import { recordLook, startClock } from './clock';
+import {} from './clock';
+import { recordLook, startClock } from './test-utils/loads';
 import { nextLookS } from './looks';
 
 type Row = (typeof WELLS)[number];

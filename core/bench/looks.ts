@@ -1,4 +1,5 @@
-import type { ClockDoc, LookSaw } from '../model/documents';
+import type { LookResult, LookSaw } from '../model/documents';
+import type { BakeClock } from './clocksIn';
 import { bisect } from '../numeric/bisect';
 import { normalCdf } from '../numeric/normal';
 
@@ -9,7 +10,7 @@ export const LOOK_RESULT = {
   pale: 'nearly',
   clean: 'done',
   brown: 'over',
-} as const satisfies Record<LookSaw, ClockDoc['looks'][number]['result']>;
+} as const satisfies Record<LookSaw, LookResult>;
 
 /**
  * Until this share of its time at the latest the middle is wet: crumb sets near 92 °C, and the middle passes that after
@@ -38,7 +39,7 @@ interface StillToBake {
 }
 
 /** The time of a load given that each look found it not done: the expected time, cut off below what the looks have shown. */
-function stillToBake({ looks, startedAt, expectedS, latestS }: ClockDoc): StillToBake {
+function stillToBake({ looks, startedAt, expectedS, latestS }: BakeClock): StillToBake {
   const leastS = Math.max(
     0,
     ...looks.map(({ at, saw }) => ((at - startedAt) / 1000) * (saw === 'wet' ? 1 / WET_UNTIL : 1)),
@@ -57,7 +58,7 @@ function stillToBake({ looks, startedAt, expectedS, latestS }: ClockDoc): StillT
  * When a load is expected to be done, s from when it went in: as its clock was started, and after a look the middle of what
  * is still possible.
  */
-export function expectedEndS(clock: ClockDoc): number {
+export function expectedEndS(clock: BakeClock): number {
   const { looks, startedAt, expectedS } = clock;
   const last = looks.at(-1);
   if (!last) return expectedS;
@@ -70,7 +71,7 @@ export function expectedEndS(clock: ClockDoc): number {
  * When to look next, s from when it went in: so late that hardly one in twenty is past its time by then, given what the
  * looks so far have shown. A wet middle says that most of a tenth is still to come; crumbs, that it is not done yet.
  */
-export function nextLookS(clock: ClockDoc): number {
+export function nextLookS(clock: BakeClock): number {
   const { looks, startedAt, firstLookS, expectedS } = clock;
   const last = looks.at(-1);
   if (!last) return firstLookS;

@@ -1,7 +1,7 @@
 import { readSteps } from '../formula';
 import type { RunPlan } from '../plan';
 import type { Chore } from '../schedule/chores/chore';
-import { amountsOf, stemOf } from './amounts';
+import { amountsOf } from './amounts';
 
 /** A step of a formula's own text with this batch's amounts. */
 export interface MethodStep {
@@ -17,15 +17,15 @@ const ELSEWHERE =
 
 /** What the formula says of mixing, with the amounts of this bowl; empty where it says nothing. */
 export function methodOf(chore: Chore, chores: readonly Chore[], whole: RunPlan): MethodStep[] {
-  const stem = stemOf(chore);
-  if (stem !== 'mix' && stem !== 'make') return [];
+  const { does } = chore;
+  if (does !== 'mix' && does !== 'make') return [];
   // As if nothing were weighed apart: the bowl that is mixed here.
-  const alone = chores.filter((one) => stemOf(one) !== 'weigh-out');
+  const alone = chores.filter((one) => one.does !== 'weigh-out');
   return amountsOf(chore, alone, whole).batches.flatMap(({ batch, share }) => {
     const lines = batch.ingredients.map(({ line }) => line);
     const steps = readSteps(batch.formula.steps ?? '', lines);
     return steps
-      .filter(({ text }) => stem === 'make' || !ELSEWHERE.test(text))
+      .filter(({ text }) => does === 'make' || !ELSEWHERE.test(text))
       .map(({ text, uses, until }): MethodStep => ({
         text,
         until,

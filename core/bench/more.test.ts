@@ -5,7 +5,6 @@ import { planWhole, type LinePlan, type RunPlan } from '../plan';
 import { bowlsOf, tickKey } from '../plan/bowls';
 import { dayOfFile, type DayFile, type RunDay } from '../schedule/chores';
 import { toEnd } from '../schedule/solver';
-import { stemOf } from './amounts';
 import { overOf, waysToMore, type More } from './more';
 import { benchOf } from './standing';
 
@@ -19,10 +18,10 @@ function at(family: string, ...done: readonly string[]) {
   const whole = planWhole(file);
   const plan = planned(whole, file.run.lines[0]?.id ?? '');
   const log = chores
-    .filter((chore) => chore.lineIds.includes(plan.line.id) && done.includes(stemOf(chore)))
+    .filter((chore) => chore.lineIds.includes(plan.line.id) && done.includes(chore.does))
     .map(({ id }, i) => ({ id: `e${i}`, at: NOW + i, what: 'done' as const, chore: id }));
   const ways = (pieces: number): More[] =>
-    waysToMore(file, plan, benchOf({ clocks: [], log }, chores, NOW + 1000), chores, pieces);
+    waysToMore(file, plan, benchOf({ log }, chores, NOW + 1000), chores, pieces);
   return { file, plan, whole, ways };
 }
 

@@ -1,8 +1,8 @@
 import type { Line, RunDoc, RunFile } from '../model/documents';
 import { all, choose, edit, freeId, measure, moreOf as lineOfMore, type LineAction } from '../line';
 import { planRun, type LinePlan } from '../plan';
+import type { ChoreDoes } from '../model/choreDoes';
 import type { Chore } from '../schedule/chores/chore';
-import { stemOf } from './amounts';
 import { MORE } from './more.words';
 import { portioned, type Portioning } from './portions';
 import { portioningOf } from './portioningOf';
@@ -19,7 +19,15 @@ export interface More {
 const LEAST_SHARE = 0.8;
 
 /** Chores by which the amounts of a line are settled. */
-const SETTLES = new Set(['weigh-out', 'mix', 'make', 'crumble', 'bind', 'melt', 'coat-a']);
+const SETTLES: ReadonlySet<ChoreDoes> = new Set<ChoreDoes>([
+  'weigh-out',
+  'mix',
+  'make',
+  'crumble',
+  'bind',
+  'melt',
+  'coat-a',
+]);
 
 /** What is made beyond what was asked for, less what is lost. */
 export const overOf = ({ line, parts }: LinePlan, lost: number): number =>
@@ -46,7 +54,7 @@ export function waysToMore(
   });
   const known = new Set(file.run.lines.map(({ id }) => id));
   const out: More[] = [];
-  if (!mine.some((chore) => SETTLES.has(stemOf(chore)) && begun(chore)))
+  if (!mine.some((chore) => SETTLES.has(chore.does) && begun(chore)))
     out.push({
       id: 'grow',
       words: MORE.grow(pieces),
@@ -87,7 +95,7 @@ interface Smaller {
 /** The bowl that there is, for more: null once it is portioned, or where each would be too small. */
 function smallerEach(plan: LinePlan, bench: Bench, mine: readonly Chore[], pieces: number): Smaller | null {
   const { line, parts } = plan;
-  const portioning = mine.filter((chore) => ['roll', 'fill'].includes(stemOf(chore)));
+  const portioning = mine.filter((chore) => chore.does === 'roll' || chore.does === 'fill');
   const [first] = portioning;
   const open = portioning.every(({ id }) => bench.standing.get(id)?.is !== 'ended');
   const of = first && open ? portioningOf(first, plan, bench.state) : null;

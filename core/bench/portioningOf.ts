@@ -1,7 +1,6 @@
 import type { LinePlan } from '../plan';
 import type { Chore } from '../schedule/chores/chore';
 import { isOfLine } from '../process/stages';
-import { stemOf } from './amounts';
 import type { BenchState } from './log';
 import type { Portioning } from './portions';
 
@@ -15,13 +14,11 @@ export function portioningOf(
   { parts, line }: LinePlan,
   { weighed }: Pick<BenchState, 'weighed'>,
 ): Portioning | null {
-  const stem = stemOf(chore);
-  if (stem !== 'roll' && stem !== 'fill') return null;
-  const bowl = bowlOf(parts, stem);
+  const { does } = chore;
+  if (does !== 'roll' && does !== 'fill') return null;
+  const bowl = bowlOf(parts, does);
   if (!bowl || bowl.count < 1 || bowl.portionG <= 0) return null;
-  const mine = [...weighed].flatMap(([id, some]) =>
-    isOfLine({ id }, line.id) && stemOf({ id }) === stem ? some : [],
-  );
+  const mine = [...weighed.values()].flat().filter((one) => isOfLine(one, line.id) && one.does === does);
   const pieces = mine.flatMap(({ of, massG }) => (of === PORTION ? [massG] : []));
   // A bowl on the scale knows better than the sums: it holds that, and what had been taken of it by then.
   const at = mine.findLastIndex(({ of }) => of === BOWL);
@@ -33,11 +30,11 @@ export function portioningOf(
 
 function bowlOf(
   { dough, portion, wells, batterLeft, count }: LinePlan['parts'],
-  stem: string,
+  does: 'roll' | 'fill',
 ): Omit<Portioning, 'weighed'> | null {
   if (dough)
     return { totalG: dough.ready.value, portionG: dough.portion.value, count: Math.round(count.made.value) };
-  if (stem !== 'fill' || !portion) return null;
+  if (does !== 'fill' || !portion) return null;
   const n = Math.round((wells ?? count.made).value);
   return { totalG: portion.value * n + (batterLeft?.value ?? 0), portionG: portion.value, count: n };
 }

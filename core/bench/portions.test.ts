@@ -11,10 +11,15 @@ const bowl = (weighed: readonly number[]) => portioned({ totalG: 864, count: 36,
 describe('the bowl on the scale', () => {
   const plan = planWhole(FAMILY_FILES.pops as RunFile).lines.find(({ line }) => line.id === 'pops-fresh');
   if (!plan?.planned) throw new Error('no plan');
-  const roll = { id: 'pops-fresh/roll' } as Chore;
+  const roll = { does: 'roll', lineIds: ['pops-fresh'] } as unknown as Chore;
   const told = (...some: readonly (readonly [string, number])[]) =>
     portioningOf(roll, plan, {
-      weighed: new Map([['pops-fresh/roll', some.map(([of, massG]) => ({ of, massG }))]]),
+      weighed: new Map([
+        [
+          'any name',
+          some.map(([of, massG]) => ({ of, massG, does: 'roll' as const, lineIds: ['pops-fresh'] })),
+        ],
+      ]),
     });
 
   it('holds what it shows and what had been taken of it; the last time counts', () => {

@@ -1,7 +1,7 @@
-import type { ClockDoc, RunDoc } from '../model/documents';
+import type { RunDoc } from '../model/documents';
 import type { Chore } from '../schedule/chores/chore';
 import type { Stood } from '../schedule/chores/dayLeft';
-import { stemOf } from './amounts';
+import { clocksIn, type BakeClock } from './clocksIn';
 import { expectedEndS } from './looks';
 import { benchStateOf, readyAtOf, type BenchState } from './log';
 
@@ -26,27 +26,26 @@ const OPEN: Standing = { is: 'open' };
 /** The load that an oven's chore is about, where its clock is one of the run's. */
 export const loadOf = (chore: Chore): number | null => {
   if (chore.kind !== 'oven') return null;
-  const stem = stemOf(chore);
-  if (stem === 'load' || stem === 'group') return chore.load ?? 1;
-  return stem === 'bake' && !/\/bake\d+\./.test(chore.id) ? 1 : null;
+  if (chore.does === 'load' || chore.does === 'group') return chore.load ?? 1;
+  return chore.does === 'bake' && chore.bake === null ? 1 : null;
 };
 
-const clockOf = (chore: Chore, clocks: readonly ClockDoc[]): ClockDoc | null => {
+const clockOf = (chore: Chore, clocks: readonly BakeClock[]): BakeClock | null => {
   const load = loadOf(chore);
   if (load === null) return null;
   return clocks.find((clock) => clock.load === load && chore.lineIds.includes(clock.lineId)) ?? null;
 };
 
 /**
- * Where every chore stands, by the run's clocks and log and by the hour. What comes after something that has begun has
+ * Where every chore stands, by the run's log and by the hour. What comes after something that has begun has
  * been done, whether anybody said so or not: nobody bakes a batter that was never mixed.
  * @param chores in the day's order
  * @param now ms since the epoch
  */
-export function benchOf(run: Pick<RunDoc, 'clocks' | 'log'>, chores: readonly Chore[], now: number): Bench {
+export function benchOf(run: Pick<RunDoc, 'log'>, chores: readonly Chore[], now: number): Bench {
   const state = benchStateOf(run.log ?? []);
   const standing = new Map<string, Standing>();
-  for (const chore of chores) standing.set(chore.id, byItself(chore, run, state, now));
+  for (const chore of chores) standing.set(chore.id, byItself(chore, clocksIn(run), state, now));
   // What is left of a line that is done is no work any more: of a step for several lines, all of them have to be.
   for (const chore of chores) {
     const at = chore.lineIds.map((id) => state.closedLines.get(id)?.at ?? null);
@@ -107,12 +106,7 @@ function endOfAll({ after }: Chore, standing: ReadonlyMap<string, Standing>): nu
   return Number.isFinite(at) ? at : null;
 }
 
-function byItself(
-  chore: Chore,
-  { clocks }: Pick<RunDoc, 'clocks'>,
-  { chores }: BenchState,
-  now: number,
-): Standing {
+function byItself(chore: Chore, clocks: readonly BakeClock[], { chores }: BenchState, now: number): Standing {
   const clock = clockOf(chore, clocks);
   if (clock)
     return clock.endedAt === null

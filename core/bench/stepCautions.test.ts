@@ -2,7 +2,6 @@ import { FAMILY_FILES } from '../../demo/families';
 import type { CupcakeLine, RunFile } from '../model/documents';
 import { planWhole, type LinePlan } from '../plan';
 import { workOf } from '../schedule/chores';
-import { stemOf } from './amounts';
 import { stepCautions } from './stepCautions';
 
 const planned = (file: RunFile) => {
@@ -26,9 +25,9 @@ const cupcakes = (over: Partial<CupcakeLine> = {}, steps?: Readonly<Record<strin
   const { whole, plans, chores } = planned(file);
   const [plan] = plans;
   if (!plan) throw new Error('the cupcakes can be planned');
-  return (stem: string) => {
-    const chore = chores.find(({ id }) => id === stem || stemOf({ id }) === stem);
-    if (!chore) throw new Error(`no step "${stem}"`);
+  return (what: string) => {
+    const chore = chores.find(({ id, does }) => id === what || does === what);
+    if (!chore) throw new Error(`no step "${what}"`);
     return stepCautions(chore, plan, whole).join(' ');
   };
 };

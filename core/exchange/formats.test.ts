@@ -7,7 +7,8 @@ import { csvText } from './csv';
 import { readFormula } from '../formula';
 import { recipeLd, recipeMarkdown } from './recipe';
 import { INGREDIENTS } from '../quantity';
-import { beliefsCsv, ingredientsCsv, logCsv, outcomesCsv } from './tables';
+import { logCsv } from '../logbook/logCsv';
+import { beliefsCsv, ingredientsCsv, outcomesCsv } from './tables';
 
 const rowsOf = (text: string): string[][] => {
   const read = Papa.parse<string[]>(text, { delimiter: ',', newline: '\r\n' });
@@ -59,8 +60,16 @@ describe('a table', () => {
     const told = {
       ...run,
       log: [
-        { id: 'a', at, what: 'done' as const, chore: 'pops/bind' },
-        { id: 'b', at: at + 1, what: 'weighed' as const, chore: 'pops/roll', of: 'portion', massG: 24.5 },
+        { id: 'a', at, what: 'done' as const, chore: 'pops/bind', lineIds: ['pops'] },
+        {
+          id: 'b',
+          at: at + 1,
+          what: 'weighed' as const,
+          chore: 'pops/roll',
+          lineIds: ['pops'],
+          of: 'portion',
+          massG: 24.5,
+        },
         { id: 'c', at: at + 2, what: 'lost' as const, lineId: 'pops', pieces: 2 },
       ],
       closed: {

@@ -12,7 +12,7 @@ import { readLine, readNumberField } from '../quantity';
 import { bringIn } from './bringIn';
 import { MOST_LETTERS } from './limits';
 import { readRunFile, type DocFault } from './read';
-import { logCsv } from './tables';
+import { logCsv } from '../logbook/logCsv';
 
 /** `FILES=10000 LINES=40000` looks at as many, as `npm run torture` does. */
 const env = process.env as Readonly<Record<string, string | undefined>>;

@@ -5,7 +5,6 @@ export const FIELD_WORDS: Readonly<Record<string, string>> = {
   lines: 'what is made',
   readyAt: 'when it is to be ready',
   createdAt: 'when it was begun',
-  clocks: 'clocks',
   closed: 'how it was closed',
   events: 'what went wrong',
   log: 'what happened at the bench',

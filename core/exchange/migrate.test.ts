@@ -1,5 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { FAMILY_FILES } from '../../demo/families';
+import { clocksIn } from '../bench/clocksIn';
+import { placeWords } from '../bench/places';
 import { planWhole } from '../plan';
 import { readDocument, upToDate } from './migrate';
 import { readRunFile } from './read';
@@ -68,6 +70,35 @@ describe('files of the first version', () => {
       setAside: { 'leftover.mass': 300, 'no.such': 4 },
     });
     expect(read.value).not.toHaveProperty('stated');
+  });
+
+  it('of the third version say what each step was, and keep their loads as what was told of them', () => {
+    const old = JSON.parse(readFileSync(`${__dirname}/fixtures/v3/baked.run-doc.json`, 'utf8')) as {
+      readonly clocks: readonly (Record<string, unknown> & { readonly looks: readonly object[] })[];
+      readonly log: readonly { readonly id: string; readonly what: string }[];
+    };
+    const read = readDocument(old);
+    if (!read.ok || read.value.kind !== 'run') throw new Error('it is a run');
+    const { log = [] } = read.value;
+    expect(read.value).not.toHaveProperty('clocks');
+    const [was] = old.clocks;
+    if (!was) throw new Error('it was baked by a clock');
+    const { place, ...rest } = was;
+    expect(place).toBe('upper rack, left and upper rack, right');
+    const [clock, ...others] = clocksIn(read.value);
+    expect(others).toHaveLength(old.clocks.length - 1);
+    expect(clock).toMatchObject(rest);
+    expect(placeWords(clock?.places ?? [])).toBe(place);
+    // Nothing that was told is gone, and every step says what was done, for whom.
+    const ids = log.map(({ id }) => id);
+    for (const { id } of old.log) expect(ids).toContain(id);
+    expect(new Set(ids).size).toBe(ids.length);
+    const steps = log.flatMap((event) => ('chore' in event ? [event] : []));
+    expect(steps.length).toBeGreaterThan(20);
+    // What lines share never said whose it was.
+    for (const { chore, does, lineIds } of steps)
+      expect([typeof does, lineIds ?? null]).toEqual(['string', /^made:/.test(String(chore)) ? null : ['line-1']]);
+    expect(log.map(({ at }) => at)).toEqual(log.map(({ at }) => at).sort((a, b) => a - b));
   });
 
   it.each(['evening', 'pops'])(

@@ -1,4 +1,5 @@
 import { anyDocSchema, type AnyDoc } from '../model/documents';
+import { CHORE_DOES } from '../model/choreDoes';
 import { KITCHEN, paramOf, scopeOf } from '../param';
 import { readWith, type Result } from './readWith';
 
@@ -70,6 +71,105 @@ const runTo3 = (doc: Json): Json => ({
   version: 3,
   ...(Array.isArray(doc.lines) ? { lines: doc.lines.map(lineTo3) } : {}),
 });
+/** The kind of step and the lines by what version 3 called a step: `lanterns/bake1.fill-2`, `mixed:lemon/mix`. */
+function stepTo4(chore: unknown): Json {
+  if (typeof chore !== 'string') return {};
+  const parts = chore.split('/');
+  const stem = (parts.at(-1) ?? '').replace(/^bake\d+\./, '').replace(/-\d+$/, '');
+  const does = CHORE_DOES.find((one) => one === stem);
+  const [of = ''] = parts;
+  // What lines share did not say whose it was.
+  const lineIds = parts.length === 2 && !of.includes(':') ? { lineIds: [of] } : {};
+  return { ...(does ? { does } : {}), ...lineIds };
+}
+
+/** Where a load stood, as version 3 said it in words. */
+function placesTo4(place: unknown): Json[] {
+  if (typeof place !== 'string') return [];
+  const RACKS: Readonly<Record<string, readonly [number, number]>> = {
+    'upper rack': [1, 2],
+    'lower rack': [2, 2],
+    'top rack': [1, 3],
+    'middle rack': [2, 3],
+    'bottom rack': [3, 3],
+  };
+  const TINS: Readonly<Record<string, readonly [number, number]>> = {
+    left: [1, 2],
+    middle: [2, 3],
+    right: [2, 2],
+  };
+  const of = (words: readonly string[], named: typeof RACKS, one: string): readonly [number, number] => {
+    for (const word of words) {
+      const found = named[word];
+      if (found) return found;
+      const n = new RegExp(`^${one} (\\d+)$`).exec(word)?.[1];
+      if (n !== undefined) return [Number(n), Math.max(4, Number(n))];
+    }
+    return [1, 1];
+  };
+  return place.split(' and ').map((one): Json => {
+    const words = one.split(', ');
+    const [rack, racks] = of(words, RACKS, 'rack');
+    const [tin, tins] = of(words, TINS, 'tin');
+    return { rack, racks, tin, tins };
+  });
+}
+
+/** A load's clock as version 3 kept it beside the log, as what was told of it. */
+function clockTo4(clock: unknown): unknown[] {
+  if (!isObject(clock)) return [clock];
+  const { id, lineId, load, pieces, startedAt, firstLookS, expectedS, latestS } = clock;
+  const looks: unknown[] = Array.isArray(clock.looks) ? clock.looks : [];
+  const places = placesTo4(clock.place);
+  const loadId = id;
+  const told = Object.fromEntries(
+    ['inside', 'airC', 'confirmed'].flatMap((key) => (clock[key] === undefined ? [] : [[key, clock[key]]])),
+  );
+  const seen = looks.map((look, i) =>
+    isObject(look) ? { ...look, id: `${String(id)}-look${i + 1}`, what: 'looked', loadId } : look,
+  );
+  const out = looks.some((look) => isObject(look) && (look.result === 'done' || look.result === 'over'));
+  const at = typeof clock.endedAt === 'number' ? clock.endedAt : startedAt;
+  return [
+    {
+      id,
+      at: startedAt,
+      what: 'load in',
+      lineId,
+      load,
+      pieces,
+      firstLookS,
+      expectedS,
+      latestS,
+      ...(places.length > 0 ? { places } : {}),
+    },
+    ...seen,
+    ...(clock.endedAt === null || clock.endedAt === undefined || out
+      ? []
+      : [{ id: `${String(id)}-out`, at, what: 'load out', loadId }]),
+    ...(Object.keys(told).length > 0
+      ? [{ id: `${String(id)}-told`, at, what: 'load told', loadId, ...told }]
+      : []),
+  ];
+}
+
+/** Version 3 kept loads apart from the log, and said what a step was in its name only. */
+function runTo4(doc: Json): Json {
+  const { clocks, log, ...rest } = doc;
+  const events: unknown[] = Array.isArray(log) ? log : [];
+  const loads: unknown[] = Array.isArray(clocks) ? clocks : [];
+  const atOf = (event: unknown) => (isObject(event) && typeof event.at === 'number' ? event.at : 0);
+  const all = [
+    ...events.map((event) => (isObject(event) ? { ...event, ...stepTo4(event.chore) } : event)),
+    ...loads.flatMap(clockTo4),
+  ];
+  return {
+    ...rest,
+    version: 4,
+    ...(all.length > 0 ? { log: loads.length > 0 ? all.sort((a, b) => atOf(a) - atOf(b)) : all } : {}),
+  };
+}
+
 const pieceTo3 = (doc: Json): Json => ({ ...doc, version: 3, line: lineTo3(doc.line) });
 
 const pieceTo2 = (doc: Json): Json => ({ ...doc, version: 2, line: lineTo2(doc.line) });
@@ -103,9 +203,9 @@ const pieceFileTo =
 const MIGRATIONS: Readonly<Record<string, readonly Step[]>> = {
   formula: [],
   kitchen: [kitchenTo2],
-  run: [runTo2, runTo3],
+  run: [runTo2, runTo3, runTo4],
   piece: [pieceTo2, pieceTo3],
-  'run file': [runFileTo(2), runFileTo(3)],
+  'run file': [runFileTo(2), runFileTo(3), runFileTo(4)],
   'piece file': [pieceFileTo(2), pieceFileTo(3)],
 };
 

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { FAMILY_FILES } from '../../demo/families';
+import { clocksIn } from '../bench/clocksIn';
 import { benchStateOf } from '../bench/log';
+import { eventsOf, startClock } from '../bench/test-utils/loads';
 import type { BenchEvent, RunDoc } from '../model/documents';
 import { takeTurns, wentOn } from './turns';
 
@@ -44,49 +46,53 @@ describe('a run on two devices in turns', () => {
     );
   });
 
-  const CLOCK = {
-    id: 'c',
-    lineId: 'pops-fresh',
-    load: 1,
-    pieces: 1,
-    startedAt: 1,
-    firstLookS: 600,
-    expectedS: 900,
-    latestS: 1000,
-    looks: [],
-    endedAt: null,
-  };
-  const of = (...clocks: RunDoc['clocks']): RunDoc => ({ ...RUN, clocks });
+  const CLOCK = startClock('c', 'pops-fresh', 1, 1, { firstLookS: 600, expectedS: 900, latestS: 1000 }, 1);
+  const told = (id: string, at: number, result: 'not yet' | 'nearly' | 'done'): BenchEvent => ({
+    id,
+    at,
+    what: 'looked',
+    loadId: 'c',
+    result,
+  });
 
   it('keeps the looks of both at one load, which came out when the first of them says so', () => {
-    const here = { ...CLOCK, looks: [{ at: 5, result: 'not yet' as const }], endedAt: 12 };
-    const there = { ...CLOCK, looks: [{ at: 8, result: 'nearly' as const }], endedAt: 9 };
-    const [clock] = takeTurns(of(here), of(there)).clocks;
-    expect(clock?.looks.map(({ at }) => at)).toEqual([5, 8]);
+    const [here, there] = [
+      [told('a', 5, 'not yet'), told('b', 12, 'done')],
+      [told('x', 8, 'nearly'), told('y', 9, 'done')],
+    ].map((looks) => with_([...eventsOf(CLOCK), ...looks]));
+    if (!here || !there) throw new Error('there are two');
+    const [clock] = clocksIn(takeTurns(here, there));
+    expect(clock?.looks.map(({ at }) => at)).toEqual([5, 8, 9, 12]);
     expect(clock?.endedAt).toBe(9);
-    expect(takeTurns(of({ ...CLOCK, endedAt: 9 }), of(CLOCK)).clocks[0]?.endedAt).toBe(9);
+  });
+
+  it('does not bring back from one device a look that was taken back on the other', () => {
+    const there = with_([...eventsOf(CLOCK), told('a', 5, 'not yet')]);
+    const here = with_([...(there.log ?? []), { id: 'u', at: 6, what: 'undone', event: 'a' }]);
+    for (const both of [takeTurns(here, there), takeTurns(there, here)])
+      expect(clocksIn(both)[0]?.looks).toEqual([]);
   });
 
   it('is the same whoever takes whose, in whichever order three come together, and takes nothing twice', () => {
     const looks = fc
       .uniqueArray(fc.integer({ min: 2, max: 40 }), { maxLength: 4 })
-      .map((all) => all.sort((a, b) => a - b).map((at) => ({ at, result: 'not yet' as const })));
-    const clock = fc
-      .record({
-        id: fc.constantFrom('c', 'd'),
-        looks,
-        endedAt: fc.option(fc.integer({ min: 50, max: 60 })),
-      })
-      .map((over) => ({ ...CLOCK, ...over }));
+      .map((all) => all.sort((x, y) => x - y).map((at) => told(`look${at}`, at, 'not yet')));
     const some = fc
-      .tuple(log, fc.uniqueArray(clock, { maxLength: 2, selector: ({ id }) => id }))
-      .map(([events, clocks]): RunDoc => ({ ...with_(events), clocks }));
+      .tuple(log, looks, fc.option(fc.integer({ min: 50, max: 60 })), fc.nat(3))
+      .map(([events, seen, outAt, undo]): RunDoc => {
+        const out: BenchEvent[] =
+          outAt === null ? [] : [{ id: `out${outAt}`, at: outAt, what: 'load out', loadId: 'c' }];
+        const back: BenchEvent[] = seen
+          .slice(0, undo)
+          .map(({ id, at }) => ({ id: `u-${id}`, at: at + 1, what: 'undone', event: id }));
+        return with_([...events, ...eventsOf(CLOCK), ...seen, ...out, ...back]);
+      });
     fc.assert(
       fc.property(some, some, some, (a, b, c) => {
-        const told = ({ log: events = [], clocks }: RunDoc) => ({ events, clocks });
-        expect(told(takeTurns(a, b))).toEqual(told(takeTurns(b, a)));
-        expect(told(takeTurns(takeTurns(a, b), c))).toEqual(told(takeTurns(a, takeTurns(b, c))));
-        expect(told(takeTurns(takeTurns(a, b), b))).toEqual(told(takeTurns(a, b)));
+        const state = (run: RunDoc) => ({ events: run.log, clocks: clocksIn(run) });
+        expect(state(takeTurns(a, b))).toEqual(state(takeTurns(b, a)));
+        expect(state(takeTurns(takeTurns(a, b), c))).toEqual(state(takeTurns(a, takeTurns(b, c))));
+        expect(state(takeTurns(takeTurns(a, b), b))).toEqual(state(takeTurns(a, b)));
       }),
     );
   });

@@ -1,9 +1,10 @@
 import { FAMILY_FILES } from '../../demo/families';
-import { recordLook, startClock } from '../bench';
+import type { BakeClock } from '../bench/clocksIn';
+import { eventsOf, recordLook, startClock } from '../bench/test-utils/loads';
 import { bakedAfterwards } from '../bench/afterwards';
-import { timesAt } from '../bench/places';
+import { placeWords, placesOf, timesAt } from '../bench/places';
 import { runSchema } from '../model/documents';
-import type { BenchEvent, ClockDoc, KitchenDoc, LookSaw, RunFile } from '../model/documents';
+import type { BenchEvent, KitchenDoc, LookSaw, Place, RunFile } from '../model/documents';
 import type { Evidence } from '../model/evidence';
 import { planWhole, type LinePlan } from '../plan';
 import { workOf } from '../schedule/chores';
@@ -52,7 +53,7 @@ const next = (file: RunFile, evidence: readonly Evidence[], times = 1): RunFile 
 };
 
 describe('a wait for something to set', () => {
-  const wait = choresOf(POPS).find(({ id, kind }) => kind === 'wait' && /firm/.test(id));
+  const wait = choresOf(POPS).find(({ does }) => does === 'firm');
   if (!wait) throw new Error('pops firm up');
   const minutes = wait.takes.lengthS / 60;
   const clock = { label: 'Firm', of: '', expectedS: minutes * 60, latestS: minutes * 80 };
@@ -91,7 +92,9 @@ describe('a wait for something to set', () => {
 });
 
 describe('hands from tap to tap', () => {
-  const hands = choresOf(POPS).filter(({ kind, id }) => kind === 'hands' && /\/(crumble|bind|roll)/.test(id));
+  const hands = choresOf(POPS).filter(
+    ({ kind, does }) => kind === 'hands' && ['crumble', 'bind', 'roll'].includes(does),
+  );
   /** All steps of a stage, each so many times its usual length after the one before. */
   const told = (pace: number, pause = 0): BenchEvent[] => {
     let at = 0;
@@ -108,14 +111,14 @@ describe('hands from tap to tap', () => {
     expect(one).toMatchObject({ of: ['step:dough', 'kitchen'] });
     expect(one?.low).toBeCloseTo(1.3, 6);
     const file = next(POPS, [one as Evidence], 6);
-    const lengths = (of: RunFile, stem: RegExp) =>
+    const lengths = (of: RunFile) =>
       choresOf(of)
-        .filter(({ id, kind }) => kind === 'hands' && stem.test(id))
+        .filter(({ does, kind }) => kind === 'hands' && ['crumble', 'bind', 'roll'].includes(does))
         .reduce((sum, { takes }) => sum + takes.lengthS, 0);
-    const slower = lengths(file, /\/(crumble|bind|roll)/) / lengths(POPS, /\/(crumble|bind|roll)/);
+    const slower = lengths(file) / lengths(POPS);
     expect(slower).toBeGreaterThan(1.15);
     expect(slower).toBeLessThan(1.3);
-    expect(choresOf(file).find(({ id }) => /\/roll/.test(id))?.takes.basis).toMatch(
+    expect(choresOf(file).find(({ does }) => does === 'roll')?.takes.basis).toMatch(
       /% longer than usual, by 6/,
     );
   });
@@ -128,11 +131,11 @@ describe('hands from tap to tap', () => {
 });
 
 describe('pieces on the scale', () => {
-  const roll = choresOf(POPS).find(({ id }) => /\/roll/.test(id))?.id ?? '';
+  const roll = { chore: 'any name', does: 'roll' as const, lineIds: ['pops-fresh'] };
   const weighed = (bowlG: number | null, ...some: readonly number[]) =>
     logOf(
-      ...(bowlG === null ? [] : [[0, { what: 'weighed', chore: roll, of: 'bowl', massG: bowlG }] as const]),
-      ...some.map((massG, i) => [i + 1, { what: 'weighed', chore: roll, of: 'portion', massG }] as const),
+      ...(bowlG === null ? [] : [[0, { what: 'weighed', ...roll, of: 'bowl', massG: bowlG }] as const]),
+      ...some.map((massG, i) => [i + 1, { what: 'weighed', ...roll, of: 'portion', massG }] as const),
     );
 
   it('say what a scoop gives here, and what that costs in pieces', () => {
@@ -226,38 +229,42 @@ describe('two tins of one load', () => {
       ovens: EVENING.kitchen.ovens.map((one) => (one.id === oven.id ? two : one)),
     },
   );
-  const load = (place: string, ...looks: readonly (readonly [number, LookSaw])[]): ClockDoc =>
-    looks.reduce<ClockDoc>((clock, [minute, saw]) => recordLook(clock, saw, T0 + minute * 60_000), {
-      ...startClock(place, 'cupcakes-plain', 1, 12, { firstLookS: 1100, expectedS: 1300, latestS: 1600 }, T0),
-      place,
+  const load = (place: Place, ...looks: readonly (readonly [number, LookSaw])[]): BakeClock =>
+    looks.reduce<BakeClock>((clock, [minute, saw]) => recordLook(clock, saw, T0 + minute * 60_000), {
+      ...startClock(
+        placeWords([place]).replace(' ', '-'),
+        'cupcakes-plain',
+        1,
+        12,
+        { firstLookS: 1100, expectedS: 1300, latestS: 1600 },
+        T0,
+      ),
+      places: [place],
     });
 
+  const [upper, lower] = placesOf({ racks: 2, tinsPerRack: 1 }) as [Place, Place];
+
   it('say by how much the top is ahead of the bottom; the next clocks go by it', () => {
-    const clocks = [
-      load('upper rack', [17, 'crumbs'], [19, 'clean']),
-      load('lower rack', [19, 'crumbs'], [22, 'clean']),
-    ];
-    const [one] = of(taught(file, { clocks }), 'oven.racks');
+    const clocks = [load(upper, [17, 'crumbs'], [19, 'clean']), load(lower, [19, 'crumbs'], [22, 'clean'])];
+    const [one] = of(taught(file, { log: eventsOf(...clocks) }), 'oven.racks');
     // Done between 17 and 19 min above, between 19 and 22 below.
     expect(one?.low).toBeCloseTo(17 / 22, 6);
     expect(one?.high).toBeCloseTo(19 / 19, 6);
     const { kitchen } = next(file, [one as Evidence], 4);
     const times = { firstLookS: 1000, expectedS: 1200, latestS: 1500 };
-    const [above, below] = ['upper rack', 'lower rack'].map(
-      (to) => timesAt(times, undefined, to, two, kitchen).expectedS,
-    );
+    const [above, below] = [upper, lower].map((to) => timesAt(times, [], [to], two, kitchen).expectedS);
     expect(above).toBeLessThan(1180);
     expect(below).toBeGreaterThan(1220);
     // Carried from the top to the bottom it has the bottom's times, and back again its own.
-    const moved = timesAt({ ...times, expectedS: above ?? 0 }, 'upper rack', 'lower rack', two, kitchen);
+    const moved = timesAt({ ...times, expectedS: above ?? 0 }, [upper], [lower], two, kitchen);
     expect(moved.expectedS).toBeCloseTo(below ?? 0, 9);
-    expect(timesAt(times, undefined, 'upper rack and lower rack', two, kitchen)).toBe(times);
+    expect(timesAt(times, [], [upper, lower], two, kitchen)).toEqual(times);
   });
 
   it('one after the other say nothing of it', () => {
-    const later = load('lower rack', [19, 'crumbs'], [22, 'clean']);
-    const clocks = [load('upper rack', [19, 'clean']), { ...later, startedAt: T0 + 600_000 }];
-    expect(of(taught(file, { clocks }), 'oven.racks')).toEqual([]);
+    const later = load(lower, [19, 'crumbs'], [22, 'clean']);
+    const clocks = [load(upper, [19, 'clean']), { ...later, startedAt: T0 + 600_000 }];
+    expect(of(taught(file, { log: eventsOf(...clocks) }), 'oven.racks')).toEqual([]);
   });
 });
 

@@ -1,14 +1,15 @@
-import { ovenOf } from '../bench/places';
+import { levelOf, ovenOf } from '../bench/places';
+import { isOfLoad, type BakeClock } from '../bench/clocksIn';
 import { counted, type BenchState } from '../bench/log';
 import { BOWL, PORTION } from '../bench/portioningOf';
-import type { BenchEvent, ClockDoc, KitchenDoc, Line, RunDoc } from '../model/documents';
+import type { BenchEvent, KitchenDoc, Line, RunDoc } from '../model/documents';
 import { KITCHEN, PARAMS, scopeOf } from '../param';
 import type { LinePlan } from '../plan';
 import { finishBounds } from '../plan/finish';
 import { PACE_START } from '../process/hands.table';
 import { SCATTER } from '../process/portion';
 import { RACKS } from '../process/oven.table';
-import { STAGES, stageOf, stemOf, type Stage } from '../process/stages';
+import { STAGES, isOfLine, stageOf, type Stage } from '../process/stages';
 import type { Chore } from '../schedule/chores';
 import { TENTH } from './learner';
 import type { Bounds, Seen } from './seen';
@@ -68,7 +69,8 @@ export function handsPaced(seen: Seen, run: Pick<RunDoc, 'log'>, chores: readonl
   const usual = new Map(chores.filter(({ kind }) => kind === 'hands').map((one) => [one.id, one]));
   const stood = new Map<Stage, { took: number; usual: number }>();
   let before: number | null = null;
-  const events = counted(run.log ?? []);
+  // Looks into the oven come between whatever is at hand.
+  const events = counted(run.log ?? []).filter((event) => !isOfLoad(event));
   for (let i = 0; i < events.length;) {
     const first = events[i] as BenchEvent;
     let next = i + 1;
@@ -108,8 +110,8 @@ export function portioned(seen: Seen, plan: LinePlan, log: RunDoc['log'], scaleS
   const mine = counted(log ?? []).flatMap((event) =>
     event.what === 'weighed' &&
     event.practice !== true &&
-    event.chore.startsWith(`${line.id}/`) &&
-    ['roll', 'fill'].includes(stemOf({ id: event.chore }))
+    isOfLine(event, line.id) &&
+    (event.does === 'roll' || event.does === 'fill')
       ? [event]
       : [],
   );
@@ -167,18 +169,22 @@ const IN_TOGETHER_MS = 180_000;
 export function racked(
   seen: Seen,
   line: Line,
-  clocks: readonly ClockDoc[],
+  clocks: readonly BakeClock[],
   kitchen: KitchenDoc,
-  doneBetween: (clock: ClockDoc) => Bounds,
+  doneBetween: (clock: BakeClock) => Bounds,
 ): void {
   const oven = ovenOf(line, kitchen);
   if (!oven || oven.racks < 2) return;
-  const at = (rack: RegExp) =>
+  const at = (level: 'above' | 'below') =>
     clocks.filter(
-      ({ lineId, place = '', looks }) => lineId === line.id && rack.test(place) && looks.length > 0,
+      ({ lineId, places, looks }) =>
+        lineId === line.id &&
+        looks.length > 0 &&
+        places.length > 0 &&
+        places.every((one) => levelOf(one) === level),
     );
-  for (const above of at(/^(upper|top) rack/)) {
-    const below = at(/^(lower|bottom) rack/).find(
+  for (const above of at('above')) {
+    const below = at('below').find(
       ({ startedAt }) => Math.abs(startedAt - above.startedAt) <= IN_TOGETHER_MS,
     );
     if (!below) continue;

@@ -1,7 +1,8 @@
 import { FAMILY_FILES } from '../../demo/families';
-import { recordLook, startClock } from '../bench';
+import type { BakeClock } from '../bench/clocksIn';
+import { eventsOf, recordLook, startClock } from '../bench/test-utils/loads';
 import { bakedAfterwards } from '../bench/afterwards';
-import type { BenchEvent, ClockDoc, Line, LookSaw, RunFile } from '../model/documents';
+import type { BenchEvent, Line, LookSaw, RunFile } from '../model/documents';
 import { runSchema } from '../model/documents';
 import { planWhole, type LinePlan } from '../plan';
 import { inStyle } from '../quantity';
@@ -25,7 +26,7 @@ function plan(file: RunFile): LinePlan {
 }
 
 /** A load that was looked at after these shares of what was expected, and seen so. */
-function load(file: RunFile, ...looks: readonly (readonly [share: number, saw: LookSaw])[]): ClockDoc {
+function load(file: RunFile, ...looks: readonly (readonly [share: number, saw: LookSaw])[]): BakeClock {
   const { line, parts } = plan(file);
   const expectedS = parts.clocked?.time.value ?? 1;
   const times = { firstLookS: expectedS * 0.85, expectedS, latestS: expectedS * 1.3 };
@@ -66,7 +67,7 @@ describe('a load of the oven', () => {
 
   it('teaches the factor of its oven: the next plan bakes longer, and is surer', () => {
     const taught = closedWith(CAKES, {
-      clocks: [load(CAKES, [0.9, 'wet'], [1.1, 'crumbs'], [1.16, 'clean'])],
+      log: eventsOf(load(CAKES, [0.9, 'wet'], [1.1, 'crumbs'], [1.16, 'clean'])),
     });
     expect(runSchema.safeParse(taught.run).success).toBe(true);
     const [one] = taught.run.closed?.evidence ?? [];
@@ -82,7 +83,7 @@ describe('a load of the oven', () => {
 
   it('and another of the same batch are one outcome: no oven is fast for loads that took longer than was reckoned', () => {
     const second = { ...load(CAKES, [1.06, 'clean']), id: 'd', load: 1 };
-    const taught = closedWith(CAKES, { clocks: [load(CAKES, [1.14, 'clean']), second] });
+    const taught = closedWith(CAKES, { log: eventsOf(load(CAKES, [1.14, 'clean']), second) });
     const all = taught.run.closed?.evidence ?? [];
     expect(all).toHaveLength(1);
     expect(all[0]?.low).toBeCloseTo(1.14 / 1.2, 6);
@@ -93,15 +94,17 @@ describe('a load of the oven', () => {
 
   it('says the same whatever was learned before: no lesson feeds on itself', () => {
     const clocks = [load(CAKES, [0.9, 'wet'], [1.1, 'crumbs'], [1.16, 'clean'])];
-    const first = closedWith(CAKES, { clocks });
-    const second = closedWith(next(CAKES, first), { clocks });
+    const first = closedWith(CAKES, { log: eventsOf(...clocks) });
+    const second = closedWith(next(CAKES, first), { log: eventsOf(...clocks) });
     expect(second.run.closed?.evidence?.map(({ low, high, start }) => [low, high, start])).toEqual(
       first.run.closed?.evidence?.map(({ low, high, start }) => [low, high, start]),
     );
   });
 
   it('of a slip of the finger teaches nothing until somebody says that it is true', () => {
-    expect(closedWith(CAKES, { clocks: [load(CAKES, [0.1, 'clean'])] }).run.closed?.evidence).toEqual([]);
+    expect(closedWith(CAKES, { log: eventsOf(load(CAKES, [0.1, 'clean'])) }).run.closed?.evidence).toEqual(
+      [],
+    );
   });
 });
 
@@ -141,7 +144,7 @@ describe('a run that was baked without the app', () => {
 
 describe('what is squeezed and weighed', () => {
   const told = (
-    chore: string,
+    does: 'bind' | 'dip',
     to: string,
     answer: string,
     value?: number,
@@ -150,7 +153,9 @@ describe('what is squeezed and weighed', () => {
     id: `e${Math.random()}`,
     at: AT,
     what: 'answered',
-    chore,
+    chore: 'any name',
+    does,
+    lineIds: ['pops-fresh'],
     to,
     answer,
     value,
@@ -163,8 +168,8 @@ describe('what is squeezed and weighed', () => {
     // Spoon after spoon until a third more than was reckoned is in.
     const log: BenchEvent[] = [];
     for (let added = dough?.first.value ?? 0; added < need * 1.3; added += added < need * 0.9 ? 15 : 5)
-      log.push(told('pops-fresh/bind', 'squeeze', 'crumbles'));
-    log.push(told('pops-fresh/bind', 'squeeze', 'holds'));
+      log.push(told('bind', 'squeeze', 'crumbles'));
+    log.push(told('bind', 'squeeze', 'holds'));
     const taught = closedWith(POPS, { log });
     const one = (taught.run.closed?.evidence ?? []).find(({ param }) => param === 'bind.factor');
     expect(one?.high).toBeGreaterThanOrEqual(1.29);
@@ -175,7 +180,7 @@ describe('what is squeezed and weighed', () => {
   it('teaches the thickness of a coat, and nothing where it was read off a practice scale', () => {
     const each = plan(POPS).parts.coat?.taken.value ?? 0;
     const weighed = (practice: boolean) =>
-      closedWith(POPS, { log: [told('pops-fresh/dip', 'coat', 'weighed', each * 1.25, practice)] });
+      closedWith(POPS, { log: [told('dip', 'coat', 'weighed', each * 1.25, practice)] });
     expect(weighed(true).run.closed?.evidence).toEqual([]);
     const taught = weighed(false);
     const after = plan(next(POPS, taught)).parts.coat;
@@ -201,7 +206,7 @@ describe('what is squeezed and weighed', () => {
 describe('lessons', () => {
   it('are said with their figure, and change nothing once refused', () => {
     const taught = closedWith(CAKES, {
-      clocks: [load(CAKES, [0.9, 'wet'], [1.1, 'crumbs'], [1.16, 'clean'])],
+      log: eventsOf(load(CAKES, [0.9, 'wet'], [1.1, 'crumbs'], [1.16, 'clean'])),
     });
     const [lesson] = lessonsOf(taught, [taught.run], AT);
     expect(inStyle(lesson?.words.join(' ') ?? '')).toMatch(
@@ -220,7 +225,7 @@ describe('lessons', () => {
 
   it('leave alone what somebody has set by hand, and what was begun afresh', () => {
     const taught = closedWith(CAKES, {
-      clocks: [load(CAKES, [0.9, 'wet'], [1.1, 'crumbs'], [1.16, 'clean'])],
+      log: eventsOf(load(CAKES, [0.9, 'wet'], [1.1, 'crumbs'], [1.16, 'clean'])),
     });
     const of = taught.run.closed?.evidence?.[0]?.of[0] ?? '';
     const stated = { param: 'bake.factor', of, mean: 0.9, spread: 0, seen: 1, since: null };
@@ -262,10 +267,10 @@ describe('an oven whose air is read', () => {
   });
 
   it('is set lower from then on, and its time is as the formula has it: no lesson is counted twice', () => {
-    const unread = closedWith(UNREAD, { id: 'run-a', clocks: [quick] });
+    const unread = closedWith(UNREAD, { id: 'run-a', log: eventsOf(quick) });
     // A hot oven that nobody has read is a quick one.
     expect(oven(with_(unread))).toBeLessThan(0.97);
-    const read = closedWith(UNREAD, { id: 'run-b', clocks: [{ ...quick, airC: setC + READ_K }] });
+    const read = closedWith(UNREAD, { id: 'run-b', log: eventsOf({ ...quick, airC: setC + READ_K }) });
     const then = with_(unread, read);
     const now = plan(then);
     expect(now.figure('oven.offset').value).toBeGreaterThan(READ_K * 0.7);
@@ -281,7 +286,7 @@ describe('an oven whose air is read', () => {
 
   it('changes nothing of its time where it is read to be right', () => {
     const fair = load(UNREAD, [0.97, 'crumbs'], [1, 'clean']);
-    const read = closedWith(UNREAD, { id: 'run-c', clocks: [{ ...fair, airC: setC }] });
+    const read = closedWith(UNREAD, { id: 'run-c', log: eventsOf({ ...fair, airC: setC }) });
     const now = plan(with_(read));
     expect(now.figure('oven.setting').value).toBe(setC);
     expect((now.parts.clocked?.time.value ?? 0) / timeS).toBeCloseTo(1, 1);
@@ -289,7 +294,7 @@ describe('an oven whose air is read', () => {
   });
 
   it('as Kitchen says it afterwards takes what was learned without it along', () => {
-    const unread = closedWith(UNREAD, { id: 'run-d', clocks: [quick] });
+    const unread = closedWith(UNREAD, { id: 'run-d', log: eventsOf(quick) });
     const ovens = UNREAD.kitchen.ovens.map((one) => ({ ...one, offsetC: READ_K }));
     const said = { ...UNREAD, kitchen: withLearned({ ...UNREAD.kitchen, ovens }, [unread.run], AT) };
     expect(plan(said).figure('oven.setting').value).toBeLessThan(setC - 15);

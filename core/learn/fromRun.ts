@@ -2,9 +2,9 @@ import { BIND_STEP_G } from '../process/bind.table';
 import { hurried } from '../bench/clock';
 import { WET_UNTIL } from '../bench/looks';
 import { benchStateOf, type BenchState } from '../bench/log';
-import { stemOf } from '../bench/amounts';
 import { FROSTING_EACH } from '../bench/leftOver';
-import type { ClockDoc, Inside, Line, RunDoc, RunFile } from '../model/documents';
+import { clocksIn, type BakeClock } from '../bench/clocksIn';
+import type { Inside, Line, RunDoc, RunFile } from '../model/documents';
 import type { Evidence } from '../model/evidence';
 import { planWhole, type FinishKind, type LinePlan } from '../plan';
 import { workOf } from '../schedule/chores';
@@ -13,6 +13,7 @@ import { airKnown } from '../process/oven.table';
 import { ovenOf } from '../bench/places';
 import { withoutLearned } from './beliefs';
 import { handsPaced, portioned, racked, risen, settled } from './fromBench';
+import { isOfLine } from '../process/stages';
 import { SEEING } from './learn.table';
 import { Seen, type Bounds } from './seen';
 
@@ -47,7 +48,7 @@ export function evidenceOf(file: File, at: number): Evidence[] {
   const told = (run.log ?? []).length > 0;
   const chores = told ? workOf(bare, started.kitchen) : [];
   const domed = endedAs(run, state, bare.lines);
-  const asGiven = domed.size > 0 || run.clocks.length > 0 ? planWhole(file) : null;
+  const asGiven = domed.size > 0 || clocksIn(run).length > 0 ? planWhole(file) : null;
   let handsTold = !told;
   return bare.lines.flatMap((plan): Evidence[] => {
     if (!plan.planned) return [];
@@ -56,8 +57,8 @@ export function evidenceOf(file: File, at: number): Evidence[] {
     const seen = new Seen(plan, run.id, at);
     const given = asGiven?.lines.find((one) => one.line.id === line.id);
     const set = given?.planned ? settingOf(given) : null;
-    baked(seen, plan, run.clocks, set);
-    aired(seen, line, run.clocks, set, started.kitchen);
+    baked(seen, plan, clocksIn(run), set);
+    aired(seen, line, clocksIn(run), set, started.kitchen);
     // Hands are the day's, not a line's: they are told with the first.
     if (!handsTold) handsPaced(seen, run, chores);
     handsTold = true;
@@ -68,7 +69,7 @@ export function evidenceOf(file: File, at: number): Evidence[] {
       state,
     );
     portioned(seen, plan, run.log, file.kitchen.scaleStepG);
-    racked(seen, line, run.clocks, file.kitchen, doneBetween);
+    racked(seen, line, clocksIn(run), file.kitchen, doneBetween);
     const kind = domed.get(line.id);
     if (kind && given?.planned) risen(seen, plan, kind, given.parts.portion?.value ?? 0);
     const frosted = line.measured[FROSTING_EACH];
@@ -134,7 +135,7 @@ const BROWN_FROM = 1.2;
 const OVER_SHARE = 0.96;
 
 /** Between which times a load was done, s: after the looks that say that it was not, and before the one that says it was. */
-export function doneBetween({ looks, startedAt, endedAt, inside }: ClockDoc): Bounds {
+export function doneBetween({ looks, startedAt, endedAt, inside }: BakeClock): Bounds {
   if (endedAt === null) return [null, null];
   if (inside) {
     const tookS = (endedAt - startedAt) / 1000;
@@ -156,7 +157,7 @@ export function doneBetween({ looks, startedAt, endedAt, inside }: ClockDoc): Bo
 }
 
 /** Loads of an oven or a microwave: of each kind the one that says most. */
-function baked(seen: Seen, plan: LinePlan, clocks: readonly ClockDoc[], setC: number | null): void {
+function baked(seen: Seen, plan: LinePlan, clocks: readonly BakeClock[], setC: number | null): void {
   const { clocked, micro } = plan.parts;
   if (!clocked) return;
   const loads = clocks.flatMap((clock) => {
@@ -204,7 +205,7 @@ function airSaid(plan: LinePlan, timeId: string, setC: number | null): Evidence[
 function aired(
   seen: Seen,
   line: Line,
-  clocks: readonly ClockDoc[],
+  clocks: readonly BakeClock[],
   setC: number | null,
   kitchen: File['kitchen'],
 ): void {
@@ -260,11 +261,9 @@ function bound(seen: Seen, plan: LinePlan, line: Line, state: BenchState): void 
   const { dough } = plan.parts;
   if (!dough) return;
   const stated = line.measured['binder.added'];
-  const answers = [...state.answers].flatMap(([id, some]) =>
-    id.startsWith(`${line.id}/`) && stemOf({ id }) === 'bind'
-      ? some.filter(({ to }) => to === 'squeeze')
-      : [],
-  );
+  const answers = [...state.answers.values()]
+    .flat()
+    .filter((one) => isOfLine(one, line.id) && one.does === 'bind' && one.to === 'squeeze');
   const last = answers.at(-1);
   const need = dough.need.id;
   if (last?.answer === 'holds') {
@@ -286,7 +285,7 @@ function coated(seen: Seen, plan: LinePlan, line: Line, run: RunDoc): void {
   if (!coat) return;
   const weighed = (run.log ?? []).flatMap((event) =>
     event.what === 'answered' &&
-    event.chore.startsWith(`${line.id}/`) &&
+    isOfLine(event, line.id) &&
     event.to === 'coat' &&
     event.answer === 'weighed' &&
     event.value !== undefined &&

@@ -51,7 +51,7 @@ export function lessonsOf(file: File, runs: readonly RunDoc[], now: number): Les
   // The plan as it will be, with all of it taken to heart.
   const whole = planWhole({
     ...file,
-    run: { ...run, lines: run.lines.map((line) => ({ ...line, measured: {} })), clocks: [], closed: null },
+    run: { ...run, lines: run.lines.map((line) => ({ ...line, measured: {} })), log: [], closed: null },
     kitchen: { ...kitchen, beliefs: believed(kitchen, withIt) },
   });
   const byThing = new Map<string, Evidence[]>();

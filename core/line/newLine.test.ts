@@ -37,13 +37,12 @@ describe('a new line', () => {
       expect(lineSchema.safeParse(made.line).success).toBe(true);
       const run: RunDoc = {
         kind: 'run',
-        version: 3,
+        version: 4,
         id: 'run-1',
         name: 'A run',
         createdAt: 0,
         readyAt: '2026-11-28T16:00',
         lines: [made.line],
-        clocks: [],
         closed: null,
       };
       const [plan] = planRun({ run, formulas: [formula, mug], kitchen });

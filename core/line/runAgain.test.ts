@@ -25,7 +25,6 @@ describe('a run made again', () => {
       id: 'run-b',
       readyAt: '2026-12-05T10:00',
       closed: null,
-      clocks: [],
       ahead: { 'x/cake': 1 },
     });
     expect(again.held).toBeUndefined();

@@ -10,7 +10,6 @@ export const runAgain = (
   version: run.version,
   ...anew,
   lines: lines.map((line) => copyOf(line, line.id)),
-  clocks: [],
   closed: null,
   ...(ahead === undefined ? {} : { ahead }),
 });

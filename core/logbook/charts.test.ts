@@ -1,3 +1,4 @@
+import { eventsOf } from '../bench/test-utils/loads';
 import { readFileSync } from 'node:fs';
 import type { PastFile } from '../../demo/past';
 import type { RunDoc } from '../model/documents';
@@ -17,7 +18,6 @@ const closed = (id: string, over: Partial<RunDoc>, made = 24): RunDoc => ({
   ...FIRST,
   id,
   name: id,
-  clocks: [],
   log: [],
   closed: { at: NOW, made, finish: 'gentle', note: '' },
   ...over,
@@ -28,6 +28,8 @@ const weighed = (...masses: readonly number[]): RunDoc['log'] =>
     at: NOW + i,
     what: 'weighed',
     chore: 'line-1/roll',
+    does: 'roll',
+    lineIds: ['line-1'],
     of: 'portion',
     massG,
   }));
@@ -41,6 +43,7 @@ const load = (tookMin: number, expectedMin: number) => ({
   expectedS: expectedMin * 60,
   latestS: expectedMin * 80,
   looks: [],
+  places: [],
   endedAt: NOW + tookMin * 60_000,
 });
 
@@ -67,13 +70,13 @@ describe('charts', () => {
 
   it('say of loads how far off their clocks were, in the middle of the last five', () => {
     // 24 min for 20: a fifth longer. By hand.
-    const runs = [1, 2, 3].map((i) => closed(`r${i}`, { clocks: [load(24, 20)] }));
+    const runs = [1, 2, 3].map((i) => closed(`r${i}`, { log: eventsOf(load(24, 20)) }));
     expect(chart(runs, 'time')?.points.map(({ value }) => value)).toEqual([120, 120, 120]);
     expect(chart(runs, 'time')?.says).toContain('20 % longer');
-    const right = [1, 2, 3].map((i) => closed(`r${i}`, { clocks: [load(20.5, 20)] }));
+    const right = [1, 2, 3].map((i) => closed(`r${i}`, { log: eventsOf(load(20.5, 20)) }));
     expect(chart(right, 'time')?.says).toContain('trust the first look');
     // One slip does not speak for the rest.
-    const slip = [...right, closed('slip', { clocks: [load(31, 20)] })];
+    const slip = [...right, closed('slip', { log: eventsOf(load(31, 20)) })];
     expect(chart(slip, 'time')?.says).toContain('trust the first look');
   });
 
@@ -101,6 +104,7 @@ describe('charts', () => {
       ...event,
       id: `b${event.id}`,
       chore: 'line-2/roll',
+      lineIds: ['line-2'],
     }));
     const log = [...(weighed(24, 26, 24, 26, 24, 26) ?? []), ...balls] as RunDoc['log'];
     const even = chart([closed('a', { log, lines: [line, { ...line, id: 'line-2' }] })], 'even');
@@ -120,10 +124,10 @@ describe('charts', () => {
   it('count the work between two taps, and not what was an absence', () => {
     const at = (min: number) => NOW + min * 60_000;
     const log: RunDoc['log'] = [
-      { id: '1', at: at(0), what: 'done', chore: 'l/butter-out' },
-      { id: '2', at: at(10), what: 'done', chore: 'l/mix' },
-      { id: '3', at: at(80), what: 'done', chore: 'l/load-1' },
-      { id: '4', at: at(95), what: 'done', chore: 'l/load-2' },
+      { id: '1', at: at(0), what: 'done', chore: 'a', does: 'butter-out' },
+      { id: '2', at: at(10), what: 'done', chore: 'b', does: 'mix' },
+      { id: '3', at: at(80), what: 'done', chore: 'c', does: 'load' },
+      { id: '4', at: at(95), what: 'done', chore: 'd', does: 'load' },
     ];
     expect([...minutesByStage({ log })]).toEqual([
       ['weigh', 10],
@@ -139,8 +143,8 @@ describe('charts', () => {
 
 describe('two runs beside each other', () => {
   it('differ most first, and say what neither told not at all', () => {
-    const a = closed('a', { clocks: [load(20, 20)] }, 24);
-    const b = closed('b', { clocks: [load(30, 20)], log: weighed(20, 22, 21) }, 23);
+    const a = closed('a', { log: eventsOf(load(20, 20)) }, 24);
+    const b = closed('b', { log: [...eventsOf(load(30, 20)), ...(weighed(20, 22, 21) ?? [])] }, 23);
     const rows = comparedRuns(a, b);
     expect(rows[0]).toMatchObject({ what: 'A load took', a: 20, b: 30 });
     expect(rows.find(({ what }) => /^A portion/.test(what))).toMatchObject({ a: null, b: 21, off: 0 });

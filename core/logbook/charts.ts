@@ -1,3 +1,4 @@
+import { clocksIn, isOfLoad } from '../bench/clocksIn';
 import { isOfLine } from '../process/stages';
 import { hurried } from '../bench/clock';
 import { counted } from '../bench/log';
@@ -76,12 +77,12 @@ export function chartsOf(
 /** What a load took, per cent of what its clock said as it went in. */
 function timeChart(runs: readonly RunDoc[]): Chart | null {
   const loads = runs.flatMap((run) =>
-    run.clocks.flatMap((clock): ChartPoint[] => {
+    clocksIn(run).flatMap((clock): ChartPoint[] => {
       if (clock.endedAt === null || hurried(clock)) return [];
       const took = (clock.endedAt - clock.startedAt) / MIN_MS;
       const label = CHART.time.load(
         run.name,
-        run.clocks.length > 1 ? clock.load : null,
+        clocksIn(run).length > 1 ? clock.load : null,
         took,
         clock.expectedS / 60,
       );
@@ -121,7 +122,7 @@ function weighedPieces({ log = [], lines }: RunDoc): {
   const [most] = lines
     .map(({ id }, i) => ({
       place: i + 1,
-      pieces: all.flatMap(({ chore, massG }) => (isOfLine({ id: chore }, id) ? [massG] : [])),
+      pieces: all.flatMap((event) => (isOfLine(event, id) ? [event.massG] : [])),
     }))
     .sort((a, b) => b.pieces.length - a.pieces.length);
   return most ?? { place: 1, pieces: [] };
@@ -228,11 +229,12 @@ const BATCHES = 6;
 export function minutesByStage(run: Pick<RunDoc, 'log'>): Map<Stage, number> {
   const out = new Map<Stage, number>();
   let before: number | null = null;
-  for (const event of counted(run.log ?? [])) {
+  // Looks into the oven come between whatever is at hand.
+  for (const event of counted(run.log ?? []).filter((one) => !isOfLoad(one))) {
     const gapMin = before === null ? null : (event.at - before) / MIN_MS;
     before = event.at;
     if (event.what !== 'done' || gapMin === null || gapMin > AWAY_MIN || gapMin <= 0) continue;
-    const stage = stageOf({ id: event.chore });
+    const stage = stageOf(event);
     if (stage) out.set(stage, (out.get(stage) ?? 0) + gapMin);
   }
   return out;

@@ -1,3 +1,4 @@
+import { clocksIn } from '../bench/clocksIn';
 import { hurried } from '../bench/clock';
 import { counted } from '../bench/log';
 import { PORTION } from '../bench/portioningOf';
@@ -20,7 +21,7 @@ const mean = (some: readonly number[]): number | null =>
   some.length === 0 ? null : some.reduce((sum, one) => sum + one, 0) / some.length;
 
 function facts(run: RunDoc): Readonly<Record<keyof typeof COMPARE, number | null>> {
-  const loads = run.clocks.filter((clock) => clock.endedAt !== null && !hurried(clock));
+  const loads = clocksIn(run).filter((clock) => clock.endedAt !== null && !hurried(clock));
   const pieces = counted(run.log ?? []).flatMap((event) =>
     event.what === 'weighed' && event.of === PORTION && event.practice !== true ? [event.massG] : [],
   );

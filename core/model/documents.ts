@@ -1,15 +1,5 @@
 import { z } from 'zod';
-import {
-  id,
-  localTime,
-  MAX_PIECES,
-  measuredValues,
-  moment,
-  name,
-  ownIds,
-  seconds,
-  wholeNumber,
-} from './fields';
+import { id, localTime, MAX_PIECES, measuredValues, moment, name, ownIds, wholeNumber } from './fields';
 import { FINISH_KINDS } from './kinds';
 import { formulaSchema, type FormulaDoc } from './formulaDoc';
 import { kitchenSchema, type KitchenDoc } from './kitchenDoc';
@@ -25,7 +15,7 @@ import { pieceSchema, type PieceDoc } from './pieceDoc';
 import { benchEventSchema } from './benchEvent';
 import { evidenceSchema } from './evidence';
 export type { Evidence } from './evidence';
-export type { BenchClock, BenchEvent } from './benchEvent';
+export type { BenchClock, BenchEvent, Inside, LookResult, LookSaw, Place } from './benchEvent';
 export { MAX_FORMULA_LINES, MAX_PIECES, localTime, pieceCount } from './fields';
 export { formulaSchema, isBatter, measuresSchema, methodSchema } from './formulaDoc';
 export type { FormulaDoc, Makes, Method } from './formulaDoc';
@@ -78,41 +68,6 @@ export type {
   Topping,
 } from './pieceFields';
 
-export const lookResultSchema = z.enum(['not yet', 'nearly', 'done', 'over']);
-export type LookResult = z.infer<typeof lookResultSchema>;
-
-/** What a look shows: of the middle by a skewer, or of the top. */
-export const lookSawSchema = z.enum(['wet', 'crumbs', 'pale', 'clean', 'brown']);
-export type LookSaw = z.infer<typeof lookSawSchema>;
-
-/** How a load was inside, told once it was eaten or cut: what a single look at the end cannot say. */
-export const insideSchema = z.enum(['wet', 'right', 'dry', 'burnt']);
-export type Inside = z.infer<typeof insideSchema>;
-
-export const clockSchema = z.looseObject({
-  id,
-  lineId: id,
-  /** 1 for the first load. */
-  load: wholeNumber('loads', 1, 10_000),
-  pieces: wholeNumber('pieces', 1, MAX_PIECES),
-  /** Milliseconds since the epoch. */
-  startedAt: moment,
-  /** The times of this load in seconds from its start, fixed when it went in. */
-  firstLookS: seconds,
-  expectedS: seconds,
-  latestS: seconds,
-  looks: z.array(z.object({ at: moment, result: lookResultSchema, saw: lookSawSchema.optional() })).max(200),
-  endedAt: moment.nullable(),
-  /** Where it stands, where there is more than one place: "upper rack". */
-  place: z.string().max(40).optional(),
-  inside: insideSchema.optional(),
-  /** What a thermometer in the oven read while it baked, °C. */
-  airC: z.number().min(40, 'At least 40 °C.').max(400, 'At most 400 °C.').optional(),
-  /** Somebody has said that a time far off is a true one. */
-  confirmed: z.boolean().optional(),
-});
-export type ClockDoc = z.infer<typeof clockSchema>;
-
 export const closedSchema = z.looseObject({
   at: moment,
   made: z.number().int().min(0, 'At least 0.').max(MAX_PIECES),
@@ -142,7 +97,7 @@ export const eventSchema = z.looseObject({
 
 export const runSchema = z.looseObject({
   kind: z.literal('run'),
-  version: z.literal(3),
+  version: z.literal(4),
   id,
   name,
   createdAt: moment,
@@ -152,11 +107,10 @@ export const runSchema = z.looseObject({
     .min(1, 'A run needs at least one line.')
     .max(60, 'At most 60 lines.')
     .refine(...ownIds('lines')),
-  clocks: z.array(clockSchema).max(1000).default([]),
   closed: closedSchema.nullable().default(null),
   events: z.array(eventSchema).max(1000).optional(),
-  /** What happened at the bench, in its order. */
-  log: z.array(benchEventSchema).max(10_000).optional(),
+  /** What happened at the bench, in its order: the only record of it. */
+  log: z.array(benchEventSchema).max(20_000).optional(),
   /** Figure id → what was weighed of the bowls that lines share: fillings, frostings, coats. */
   measured: measuredValues.optional(),
   /** What was said to be there when the run was wished for: it is not bought. */
@@ -186,7 +140,7 @@ export type RunDoc = z.infer<typeof runSchema>;
 /** A run with all that it rests on: what the headless command reads and what a person exports. */
 export const runFileSchema = z.looseObject({
   kind: z.literal('run file'),
-  version: z.literal(3),
+  version: z.literal(4),
   run: runSchema,
   formulas: z.array(formulaSchema).max(400),
   kitchen: kitchenSchema,

@@ -155,13 +155,12 @@ function inChocolate(line: Line, kind: ChocolateKind): Choice {
 function planOf(line: Line, kitchen: KitchenDoc, formulas: readonly FormulaDoc[]): LinePlan | null {
   const run: RunDoc = {
     kind: 'run',
-    version: 3,
+    version: 4,
     id: 'run-thought-of',
     name: 'Thought of',
     createdAt: 0,
     readyAt: '2000-01-01T12:00',
     lines: [line],
-    clocks: [],
     closed: null,
   };
   const [plan] = planRun({ run, kitchen, formulas: [...formulas] });

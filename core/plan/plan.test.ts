@@ -64,13 +64,12 @@ const cupcakes = (over: Partial<CupcakeLine> = {}): CupcakeLine =>
 
 const run = (line: CupcakeLine, readyAt = '2026-11-28T16:00'): RunDoc => ({
   kind: 'run',
-  version: 3,
+  version: 4,
   id: 'r',
   name: 'Test run',
   createdAt: 0,
   readyAt,
   lines: [line],
-  clocks: [],
   closed: null,
 });
 

@@ -1,14 +1,56 @@
-/** Stages of a day that hands are at, each with the steps that belong to it by the stem of their name. */
-export const STAGE_STEMS = {
-  weigh: /^(weigh-out|mix|make|butter-out|eggs-out|portion)$/,
-  oven: /^(load|bake|group|out|fill|preheat)$/,
-  dough: /^(crumble|bind|roll|stick)$/,
-  coat: /^(melt|warm|dip|anchor|coat-a|coat-b|back|unmould)$/,
-  finish: /^(cut|fill-in|soak|colour|frosting|soften|frost|cover|top|assemble|pair|drape)$/,
-  clear: /^(wash.*|pack)$/,
-} as const;
-export type Stage = keyof typeof STAGE_STEMS;
-export const STAGES = Object.keys(STAGE_STEMS) as readonly Stage[];
+import type { ChoreDoes } from '../model/choreDoes';
+
+/** Stages of a day that hands are at. */
+export const STAGES = ['weigh', 'oven', 'dough', 'coat', 'finish', 'clear'] as const;
+export type Stage = (typeof STAGES)[number];
+
+/** The stage that each kind of step belongs to; null for what is nobody's work. */
+const STAGE_OF: Readonly<Record<ChoreDoes, Stage | null>> = {
+  'butter-out': 'weigh',
+  'eggs-out': 'weigh',
+  'frosting-out': null,
+  'weigh-out': 'weigh',
+  mix: 'weigh',
+  make: 'weigh',
+  rests: null,
+  fill: 'oven',
+  load: 'oven',
+  bake: 'oven',
+  group: 'oven',
+  stand: null,
+  out: 'oven',
+  cool: null,
+  crumble: 'dough',
+  bind: 'dough',
+  roll: 'dough',
+  firm: null,
+  stick: 'dough',
+  anchor: 'coat',
+  melt: 'coat',
+  warm: 'coat',
+  dip: 'coat',
+  'coat-sets': null,
+  'wash-mould': 'clear',
+  'mould-dries': null,
+  'coat-a': 'coat',
+  'set-a': null,
+  'coat-b': 'coat',
+  'set-b': null,
+  back: 'coat',
+  freeze: null,
+  wash: 'clear',
+  cut: 'finish',
+  'fill-in': 'finish',
+  soak: 'finish',
+  frosting: 'finish',
+  soften: 'finish',
+  colour: 'finish',
+  frost: 'finish',
+  cover: 'finish',
+  top: 'finish',
+  'top-sets': null,
+  pack: 'clear',
+};
 
 /** What each is called, as a sentence begins. */
 const STAGE_WORDS: Readonly<Record<Stage, string>> = {
@@ -24,16 +66,12 @@ const STAGE_WORDS: Readonly<Record<Stage, string>> = {
 export const stageWords = (stage: string): string =>
   (STAGE_WORDS as Readonly<Record<string, string>>)[stage] ?? 'The work';
 
-/** A step's stem: `lanterns/bake1.fill-2` is "fill". */
-export const stemOf = ({ id }: { readonly id: string }): string =>
-  (id.split('/').at(-1) ?? '').replace(/^bake\d+\./, '').replace(/-\d+$/, '');
+/** The stage that a step belongs to; null for what is nobody's work, and where nobody knows what was done. */
+export const stageOf = ({ does }: { readonly does?: ChoreDoes | undefined }): Stage | null =>
+  does === undefined ? null : STAGE_OF[does];
 
-/** Whether a step is one of that line's own. */
-export const isOfLine = ({ id }: { readonly id: string }, lineId: string): boolean =>
-  id.startsWith(`${lineId}/`);
-
-/** The stage that a step belongs to; null for what is nobody's work. */
-export const stageOf = (step: { readonly id: string }): Stage | null => {
-  const stem = stemOf(step);
-  return STAGES.find((stage) => STAGE_STEMS[stage].test(stem)) ?? null;
-};
+/** Whether a step is of one line alone. */
+export const isOfLine = (
+  { lineIds }: { readonly lineIds?: readonly string[] | undefined },
+  lineId: string,
+): boolean => lineIds?.length === 1 && lineIds[0] === lineId;

@@ -1,3 +1,4 @@
+import { clocksIn } from '../bench/clocksIn';
 import { FAMILY_FILES } from '../../demo/families';
 import { runSchema, type RunFile } from '../model/documents';
 import { evidenceOf } from '../learn';
@@ -55,7 +56,7 @@ describe('a run baked in the simulated kitchen', () => {
     '%s: every load is out, and its looks lead up to it',
     (id) => {
       const run = baked(only(id));
-      for (const { startedAt, endedAt, looks } of run.clocks) {
+      for (const { startedAt, endedAt, looks } of clocksIn(run)) {
         expect(endedAt).toBeGreaterThan(startedAt);
         expect(looks.at(-1)?.result).toMatch(/^(done|over)$/);
         expect(looks.at(-1)?.at).toBe(endedAt);
@@ -94,7 +95,7 @@ describe('a run baked in the simulated kitchen', () => {
   it('with the door open takes as much longer', () => {
     const CAKES = only('cupcakes-plain');
     const took = (bakes: number) => {
-      const { clocks } = bakedRun(CAKES, TRUE, STEADY, chanceOf(3), { bakes });
+      const clocks = clocksIn(bakedRun(CAKES, TRUE, STEADY, chanceOf(3), { bakes }));
       return clocks.reduce((sum, { startedAt, endedAt }) => sum + (endedAt ?? startedAt) - startedAt, 0);
     };
     expect(took(1.35) / took(1)).toBeGreaterThan(1.2);

@@ -1,7 +1,8 @@
-import { nextLookAt, recordLook, startClock } from '../bench/clock';
+import { lookOf, nextLookAt } from '../bench/clock';
+import { clocksIn } from '../bench/clocksIn';
 import { localOf, minutesOf } from '../model/localTime';
-import type { BenchEvent, ClockDoc, Line, RunDoc, RunFile } from '../model/documents';
-import { stemOf } from '../bench/amounts';
+import type { ChoreDoes } from '../model/choreDoes';
+import type { BenchEvent, Line, RunDoc, RunFile } from '../model/documents';
 import { BOWL, PORTION } from '../bench/portioningOf';
 import { planWhole, type FinishKind, type LinePlan, type RunPlan } from '../plan';
 import { finishOf } from '../plan/finish';
@@ -10,6 +11,7 @@ import { withoutLearned } from '../learn/beliefs';
 import { SEEING } from '../learn/learn.table';
 import { Beliefs, KITCHEN, PARAMS, scopeOf } from '../param';
 import { stageOf } from '../process/stages';
+import { asStep } from '../schedule/chores/chore';
 import { dayOfFile, type Timed } from '../schedule/chores';
 import { toEnd, type Chance } from '../schedule/solver';
 import type { Hidden } from './hidden';
@@ -69,7 +71,6 @@ export function bakedRun(
 ): RunDoc {
   const { run } = file;
   const log: BenchEvent[] = [];
-  const clocks: ClockDoc[] = [];
   const day = toEnd(dayOfFile(file, 4, 60));
   if (!day) throw new Error('invariant: a run that is baked has a day');
   const { timeOf, tell } = diary(log, run.readyAt);
@@ -86,18 +87,18 @@ export function bakedRun(
     // What is true does not move with what was learned of it.
     const started = () => planned(withoutLearned(file.kitchen));
     const mine = day.chores.filter(({ chore }) => chore.lineIds.includes(line.id));
-    const atOf = (...stems: readonly string[]) => {
-      const found = mine.find(({ chore }) => stems.includes(stemOf(chore)));
-      return found ? { chore: found.chore.id, at: timeOf(found.endAt) } : null;
+    const atOf = (does: ChoreDoes) => {
+      const found = mine.find(({ chore }) => chore.does === does);
+      return found ? { step: asStep(found.chore), at: timeOf(found.endAt) } : null;
     };
-    clocks.push(
+    log.push(
       ...bakedLoads(
         plan,
         trueBakeS(started(), hidden),
         noise,
         mishap,
         mine
-          .filter(({ chore }) => ['load', 'bake', 'group'].includes(stemOf(chore)))
+          .filter(({ chore }) => (['load', 'bake', 'group'] as readonly ChoreDoes[]).includes(chore.does))
           .map(({ startAt }) => timeOf(startAt)),
       ),
     );
@@ -117,12 +118,12 @@ export function bakedRun(
       let addedG = dough.first.value;
       let at = bound.at - 600_000;
       for (let spoons = 0; addedG < needG && spoons < 40; spoons += 1) {
-        tell(at, { what: 'answered', chore: bound.chore, to: 'squeeze', answer: 'crumbles' });
+        tell(at, { what: 'answered', ...bound.step, to: 'squeeze', answer: 'crumbles' });
         addedG +=
           addedG >= dough.need.value * BIND_STEP_G.fineFrom ? BIND_STEP_G.teaspoon : BIND_STEP_G.spoon;
         at += 45_000;
       }
-      tell(at, { what: 'answered', chore: bound.chore, to: 'squeeze', answer: 'holds' });
+      tell(at, { what: 'answered', ...bound.step, to: 'squeeze', answer: 'holds' });
     }
     portion(bowl, dough ? atOf('roll') : atOf('fill'), hands, chance, tell);
     const { coat } = planned().parts;
@@ -138,7 +139,7 @@ export function bakedRun(
           ) / 10;
         tell(dipped.at - (3 - i) * 60_000, {
           what: 'answered',
-          chore: dipped.chore,
+          ...dipped.step,
           to: 'coat',
           answer: 'weighed',
           value,
@@ -157,7 +158,7 @@ export function bakedRun(
   if (spoilt > 0 && first)
     tell(timeOf(run.readyAt) - 600_000, { what: 'lost', lineId: first.id, pieces: spoilt });
   log.sort((a, b) => a.at - b.at);
-  return { ...run, lines, clocks, log };
+  return { ...run, lines, log };
 }
 
 type Tell = (at: number, event: Telling) => void;
@@ -215,14 +216,14 @@ function worked(
         expectedS: planned / 1000,
         latestS: (planned / 1000) * 1.3,
       };
-      tell(start, { what: 'begun', chore: chore.id, clock });
+      tell(start, { what: 'begun', ...asStep(chore), clock });
       for (; took < trueMs; took += planned * MORE)
-        tell(start + took, { what: 'not yet', chore: chore.id, moreS: (planned * MORE) / 1000 });
+        tell(start + took, { what: 'not yet', ...asStep(chore), moreS: (planned * MORE) / 1000 });
     }
     const end = start + took;
     over.set(chore.id, end);
     if (chore.kind === 'hands') free = end;
-    tell(end, { what: 'done', chore: chore.id });
+    tell(end, { what: 'done', ...asStep(chore) });
   }
 }
 
@@ -246,12 +247,12 @@ function bakedLoads(
   noise: (param: string) => number,
   mishap: Mishap,
   starts: readonly number[],
-): ClockDoc[] {
+): BenchEvent[] {
   const { clocked, micro } = plan.parts;
   if (!clocked || trueS === null || starts.length === 0) return [];
   const today = Math.exp(noise(micro ? 'micro.factor' : 'bake.factor')) * (mishap.bakes ?? 1);
   let free = 0;
-  return clocked.sizes.map((pieces, i) => {
+  return clocked.sizes.flatMap((pieces, i) => {
     const ofLoad = i === clocked.sizes.length - 1 && clocked.last ? clocked.last.time : clocked.time;
     const times = {
       firstLookS: clocked.firstLook.value * (ofLoad.value / clocked.time.value),
@@ -260,24 +261,29 @@ function bakedLoads(
     };
     const doneS = (trueS * ofLoad.value * today) / clocked.time.value;
     const at = Math.max(free, starts[i] ?? starts.at(-1) ?? 0);
-    let clock = startClock(`c${i + 1}-${plan.line.id}`, plan.line.id, i + 1, pieces, times, at);
-    // Eyes come a little after the clock.
-    while (clock.endedAt === null) {
+    const id = `c${i + 1}-${plan.line.id}`;
+    const told: BenchEvent[] = [
+      { id, at, what: 'load in', lineId: plan.line.id, load: i + 1, pieces, ...times },
+    ];
+    for (;;) {
+      const [clock] = clocksIn({ log: [...told] });
+      if (!clock) throw new Error('invariant: what went in has a clock');
+      free = (clock.endedAt ?? at) + 120_000;
+      if (clock.endedAt !== null) return told;
+      // Eyes come a little after the clock.
       const next = nextLookAt(clock) + 5_000;
       const share = (next - at) / 1000 / doneS;
       const saw =
         share >= SEEN.brown ? 'brown' : share >= SEEN.clean ? 'clean' : share > SEEN.wet ? 'crumbs' : 'wet';
-      clock = recordLook(clock, saw, Math.round(next));
+      told.push({ id: `${id}-look${told.length}`, at: Math.round(next), ...lookOf(clock, saw) });
     }
-    free = (clock.endedAt ?? at) + 120_000;
-    return clock;
   });
 }
 
 /** Pieces on the scale, one after another, heavier as the hand tires. */
 function portion(
   plan: LinePlan,
-  step: { readonly chore: string; readonly at: number } | null,
+  step: { readonly step: ReturnType<typeof asStep>; readonly at: number } | null,
   hands: Hands,
   chance: Chance,
   tell: Tell,
@@ -289,12 +295,12 @@ function portion(
   if (dough)
     tell(step.at - (n + 1) * 20_000, {
       what: 'weighed',
-      chore: step.chore,
+      ...step.step,
       of: BOWL,
       massG: Math.round(dough.ready.value),
     });
   for (let i = 0; i < n; i += 1) {
     const massG = Math.round(aim * (1 + (hands.drift * i) / n) * Math.exp(hands.scatter * chance.normal()));
-    tell(step.at - (n - i) * 20_000, { what: 'weighed', chore: step.chore, of: PORTION, massG });
+    tell(step.at - (n - i) * 20_000, { what: 'weighed', ...step.step, of: PORTION, massG });
   }
 }

@@ -2,7 +2,6 @@
  * A run baked before flour is touched: its own steps in its own order, in a kitchen that is not quite as planned. What has
  * been answered is all that is kept; everything else follows from it and the seed.
  */
-import { stemOf } from '../bench/amounts';
 import { loadOf } from '../bench/standing';
 import type { LinePlan, RunPlan } from '../plan';
 import type { Chore } from '../schedule/chores/chore';
@@ -135,7 +134,7 @@ function scenesOf({ whole, chores, named }: Script, hidden: Hidden): ReadonlyMap
     const [lineId = ''] = chore.lineIds;
     const plan = plans.get(lineId);
     if (!plan) continue;
-    const stem = stemOf(chore);
+    const { does } = chore;
     const pieces = chore.pieces ?? plan.parts.count.made.value;
     const { clocked, dough, coat } = plan.parts;
     const trueS = chore.kind === 'oven' && loadOf(chore) !== null ? trueBakeS(plan, hidden) : null;
@@ -143,13 +142,13 @@ function scenesOf({ whole, chores, named }: Script, hidden: Hidden): ReadonlyMap
       out.set(chore.id, (left) =>
         lookScene(named(lineId), Math.min(left, pieces), trueS, clocked.firstLook.value),
       );
-    else if (stem === 'out' && once('out', lineId))
+    else if (does === 'out' && once('out', lineId))
       out.set(chore.id, (left) => outScene(Math.min(left, pieces), hidden.sticks));
-    else if (stem === 'bind' && dough && dough.need.value > 0)
+    else if (does === 'bind' && dough && dough.need.value > 0)
       out.set(chore.id, (left) => squeezeScene(left, dough.need.value * hidden.thirst, dough.first.value));
-    else if (stem === 'dip' && coat && once('dip', lineId))
+    else if (does === 'dip' && coat && once('dip', lineId))
       out.set(chore.id, (left) => coatScene(left, hidden.coatThick));
-    else if (stem === 'frost' && once('frost', lineId))
+    else if (does === 'frost' && once('frost', lineId))
       out.set(chore.id, (left) => frostScene(Math.min(left, pieces), hidden.warmRoom));
   }
   if (hidden.more) {
@@ -157,7 +156,9 @@ function scenesOf({ whole, chores, named }: Script, hidden: Hidden): ReadonlyMap
     // At the first step from there on that has no judgement of its own.
     const chore = steps.slice(at).find(({ id }) => !out.has(id));
     const place = chore ? steps.indexOf(chore) : -1;
-    const portioned = steps.slice(0, Math.max(0, place)).some((one) => /^(roll|fill)$/.test(stemOf(one)));
+    const portioned = steps
+      .slice(0, Math.max(0, place))
+      .some((one) => one.does === 'roll' || one.does === 'fill');
     const wanted = hidden.more.pieces;
     if (chore) out.set(chore.id, () => moreScene(wanted, portioned, batchMinOf(plans, chore)));
   }

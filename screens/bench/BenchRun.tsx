@@ -21,7 +21,6 @@ import { LogAfter } from '../runs/LogAfter';
 import { Rescue } from '../runs/sums/Rescue';
 import { stageHref } from '../runs/stages';
 import { DayState } from '../day/SafeStart';
-import { stemOf } from '../../core/bench/amounts';
 import { portioningOf } from '../../core/bench/portioningOf';
 import type { Chore } from '../../core/schedule/chores';
 import { JudgeCard } from './JudgeCard';
@@ -163,7 +162,7 @@ function Idle({ run, view }: { readonly run: RunDoc; readonly view: RunStanding 
           ? `${first ? `“${first.label}” has to be ready first. ` : ''}Then: ${then.chore.label}, about ${hourText(then.at, view.now)}.`
           : 'Every step has been told. Close the run, and it stands in the logbook.'}
       </Body>
-      {lastActOf(run) ? <QuietAction title="A step back" icon="undo" onPress={() => stepBack(run)} /> : null}
+      {lastActOf(run).length > 0 ? <QuietAction title="A step back" icon="undo" onPress={() => stepBack(run)} /> : null}
     </Card>
   );
 }
@@ -173,10 +172,10 @@ function StepActions({ run, whole, view }: Of & { readonly view: RunStanding }) 
   if (!inHand) return null;
   const plan = whole.lines.find((one) => one.planned && inHand.lineIds.includes(one.line.id));
   const [lineId] = inHand.lineIds;
-  const told = lastActOf(run) !== null;
+  const told = lastActOf(run).length > 0;
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space(1) }}>
-      {plan?.planned ? <Rescue run={run} plan={plan} stem={stemOf(inHand)} /> : null}
+      {plan?.planned ? <Rescue run={run} plan={plan} does={inHand.does} /> : null}
       <QuietAction
         title="Skip it"
         onPress={() => finish(run, inHand, chores, (one) => whose(run, one), 'skipped')}
@@ -269,7 +268,7 @@ function Away({ run, view }: { readonly run: RunDoc; readonly view: RunStanding 
 /** The ways to a rehearsal and into the log, for as long as nothing has happened at the bench. */
 export function ToRehearsal({ run, whole }: Of) {
   const router = useRouter();
-  if (run.closed || run.clocks.length > 0 || countedEvents(run.log ?? []).length > 0) return null;
+  if (run.closed || countedEvents(run.log ?? []).length > 0) return null;
   return (
     <>
       <QuietAction

@@ -1,3 +1,4 @@
+import { clocksIn } from '../../core/bench/clocksIn';
 import { useKeepAwake } from 'expo-keep-awake';
 import { useRouter } from 'expo-router';
 import { useDeferredValue } from 'react';
@@ -25,7 +26,11 @@ export function BenchScreen() {
   const now = useNow(60_000);
   const runs = runsIn(docs);
   const running = runs
-    .flatMap((run) => run.clocks.filter((clock) => clock.endedAt === null).map((clock) => ({ run, clock })))
+    .flatMap((run) =>
+      clocksIn(run)
+        .filter((clock) => clock.endedAt === null)
+        .map((clock) => ({ run, clock })),
+    )
     .sort((a, b) => nextLookAt(a.clock) - nextLookAt(b.clock));
   const planner = usePlanner((state) => state.planner);
   const testsFor = ({ id }: RunDoc, lineId: string): string[] => {

@@ -1,3 +1,4 @@
+import { clocksIn } from '../../core/bench/clocksIn';
 import { View } from 'react-native';
 import { dueAtOf } from '../../core/bench/log';
 import { loadOf } from '../../core/bench/standing';
@@ -13,7 +14,6 @@ import { Body, Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
 import { leftText } from '../shell/ClockStrip';
 import type { RunPlan } from '../../state/plans';
-import { stemOf } from '../../core/bench/amounts';
 import { SIGNS } from '../../core/bench/judge.words';
 import { Cooling } from './Cooling';
 import { whose } from './StepCard';
@@ -37,7 +37,7 @@ export function Waits({
   // Loads have their clocks.
   const clocked = (chore: Chore) =>
     loadOf(chore) !== null &&
-    run.clocks.some(({ load, lineId }) => load === loadOf(chore) && chore.lineIds.includes(lineId));
+    clocksIn(run).some(({ load, lineId }) => load === loadOf(chore) && chore.lineIds.includes(lineId));
   const waits = bench.running.filter((chore) => chore.kind !== 'hands' && !clocked(chore));
   if (waits.length === 0) return null;
   return (
@@ -62,7 +62,7 @@ export function Waits({
             <View style={{ flexDirection: 'row', gap: space(2), alignItems: 'baseline' }}>
               <View style={{ flex: 1 }}>
                 <Body>{chore.label}</Body>
-                {SIGNS[stemOf(chore)] ? <Small soft={false}>{SIGNS[stemOf(chore)] ?? ''}</Small> : null}
+                {SIGNS[chore.does] ? <Small soft={false}>{SIGNS[chore.does] ?? ''}</Small> : null}
                 <Small>{`${whose(run, chore)}${readyAt === null ? '' : `, about ${clockOf(onTheWall(readyAt))}`}`}</Small>
               </View>
               <Strong style={{ fontSize: 24, lineHeight: 30 }}>{left}</Strong>

@@ -1,3 +1,4 @@
+import { clocksIn } from '../../core/bench/clocksIn';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { firstToLookAt, nextLookAt } from '../../core/bench';
@@ -157,7 +158,7 @@ function ReadyAbout({ run, standing, left, brief }: Required<StartProps> & { rea
   const now = onTheWall(standing.now);
   const { inHand, next } = standing;
   const [then] = next;
-  const look = firstToLookAt(run.clocks);
+  const look = firstToLookAt(clocksIn(run));
   return (
     <Card>
       <Small>Ready about</Small>

@@ -1,3 +1,4 @@
+import { clocksIn } from '../../core/bench/clocksIn';
 import { useRouter } from 'expo-router';
 import { memo, useCallback, useState } from 'react';
 import { Image, View } from 'react-native';
@@ -150,7 +151,7 @@ const Record = memo(function Record({
       {run.lines.some(isDomed) ? (
         <Compare name="Ended" planned="" happened={FINISH_WORDS[closed.finish]} />
       ) : null}
-      {run.clocks.map((clock) => {
+      {clocksIn(run).map((clock) => {
         const factor = observedFactor(clock);
         if (factor === null || clock.endedAt === null) return null;
         return (

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
-import { beliefsCsv, ingredientsCsv, logCsv, outcomesCsv } from '../../core/exchange/tables';
+import { beliefsCsv, ingredientsCsv, outcomesCsv } from '../../core/exchange/tables';
+import { logCsv } from '../../core/logbook/logCsv';
 import type { KitchenDoc, RunDoc } from '../../core/model/documents';
 import { saveFile } from '../../state/saveFile';
 import { QuietAction } from '../../ui/actions';

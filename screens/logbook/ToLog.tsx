@@ -30,7 +30,7 @@ function Which({ onGo }: { readonly onGo: () => void }) {
   const now = useNow(60_000);
   // At the bench of a run that was begun there, it is closed by what its taps know.
   const planned = runsIn(useDocuments((state) => state.docs)).filter(
-    ({ closed, clocks, log = [] }) => closed === null && clocks.length === 0 && log.length === 0,
+    ({ closed, log = [] }) => closed === null && log.length === 0,
   );
   return (
     <View style={{ gap: space(2) }}>

@@ -1,3 +1,5 @@
+import { clocksIn } from '../../core/bench/clocksIn';
+import { eventsOf } from '../../core/bench/test-utils/loads';
 import { fireEvent } from '@testing-library/react';
 import type { Evidence, RunDoc } from '../../core/model/documents';
 import { kitchenIn } from '../../state/documents';
@@ -51,8 +53,9 @@ function bakeIn(minutes: number): void {
       { at, result: 'done' as const, saw: 'clean' as const },
     ],
     endedAt: at,
+    places: [],
   };
-  bring({ [`run/${RUN}`]: { ...now, clocks: [clock] } });
+  bring({ [`run/${RUN}`]: { ...now, log: eventsOf(clock) } });
   act(() => closeRun('Close', RUN, { at, made: 36, finish: 'gentle', note: '' }));
 }
 
@@ -124,7 +127,7 @@ describe('a closed run', () => {
         doc.kind === 'run' &&
         doc.closed === null &&
         /^Lantern evening, /.test(doc.name) &&
-        doc.clocks.length === 0,
+        (doc.log ?? []).length === 0,
     );
     expect(again.length).toBeGreaterThan(0);
   });
@@ -190,7 +193,7 @@ describe('batches side by side', () => {
         ...run(RUN),
         id: 'other',
         name: 'The other',
-        clocks: [],
+        log: [],
         closed: closed && { ...closed, at: closed.at - 86_400_000, made: 30, note: 'Windy.' },
       },
     });
@@ -216,9 +219,11 @@ describe('batches side by side', () => {
     bakeTwice();
     const took = (id: string, ms: number) => {
       const one = run(id);
-      const [clock] = run(RUN).clocks;
+      const [clock] = clocksIn(run(RUN));
       if (!clock) throw new Error('it was baked by a clock');
-      bring({ [`run/${id}`]: { ...one, clocks: [{ ...clock, endedAt: clock.startedAt + ms }] } });
+      bring({
+        [`run/${id}`]: { ...one, log: eventsOf({ ...clock, looks: [], endedAt: clock.startedAt + ms }) },
+      });
     };
     // 39.6 and 24.4 minutes: 15.2 apart, and 40 less 24 is what a reader reckons.
     took(RUN, 39.6 * 60_000);

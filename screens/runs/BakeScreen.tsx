@@ -1,15 +1,14 @@
-import { steadyNow } from '../../state/clock';
+import { clocksIn } from '../../core/bench/clocksIn';
 import { useKeepAwake } from 'expo-keep-awake';
 import { useRouter } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { nextLookAt, startClock } from '../../core/bench';
+import { nextLookAt } from '../../core/bench';
 import { loadOf } from '../../core/bench/standing';
 import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan } from '../../core/plan';
 import { inStyle, showText, type NumberStyle, counted } from '../../core/quantity';
-import { newId } from '../../state/ids';
-import { putIn as startIn } from '../../state/bench';
+import { putIn } from '../../state/bench';
 import { useStanding, type RunStanding } from '../../state/benchView';
 import { runIn } from '../../state/documents';
 import type { OpenRun } from '../../state/plans';
@@ -93,11 +92,11 @@ function Bench({ run: { id }, run: now }: { readonly run: RunDoc }) {
 
 const several = ({ lines }: RunDoc) => lines.length > 1;
 
-const lookDue = ({ clocks, closed }: RunDoc, now: number): boolean =>
-  !closed && clocks.some((clock) => clock.endedAt === null && nextLookAt(clock) <= now);
+const lookDue = (run: RunDoc, now: number): boolean =>
+  !run.closed && clocksIn(run).some((clock) => clock.endedAt === null && nextLookAt(clock) <= now);
 
 const startedIn = (run: RunDoc, { line }: LinePlan, load: number) =>
-  run.clocks.find((clock) => clock.load === load && clock.lineId === line.id);
+  clocksIn(run).find((clock) => clock.load === load && clock.lineId === line.id);
 
 /** A load that nobody gave a clock, and that is over all the same: what comes after it has been done. */
 const isBehind = ({ chores, bench }: RunStanding, { line }: LinePlan, load: number): boolean => {
@@ -108,27 +107,11 @@ const isBehind = ({ chores, bench }: RunStanding, { line }: LinePlan, load: numb
 /** Loads that have a clock: rounds of a mould are set by the cold, not by a clock of these. */
 const loadsOf = ({ parts }: LinePlan): readonly number[] => parts.clocked?.sizes ?? [];
 
-/** Puts a load in: its clock goes by what the plan expects at this moment. */
-function putIn(run: RunDoc, plan: LinePlan, load: number, pieces: number): void {
-  const { clocked } = plan.parts;
-  if (!clocked) return;
-  const { time, firstLook } = load === clocked.sizes.length && clocked.last ? clocked.last : clocked;
-  const clock = startClock(
-    newId('clock'),
-    plan.line.id,
-    load,
-    pieces,
-    { firstLookS: firstLook.value, expectedS: time.value, latestS: time.high },
-    steadyNow(),
-  );
-  startIn(run.id, clock);
-}
-
 function footOf(open: OpenRun, view: RunStanding, onClose: (what: 'the run' | 'a line') => void): ReactNode {
   const { run, whole } = open;
   if (run.closed) return <ToLogbook />;
   if (whole.lines.every((one) => !one.planned)) return <BackToPieces runId={run.id} />;
-  const baking = run.clocks.some((clock) => clock.endedAt === null);
+  const baking = clocksIn(run).some((clock) => clock.endedAt === null);
   const waiting = whole.lines.some(
     (one) =>
       one.planned && loadsOf(one).some((_, i) => !startedIn(run, one, i + 1) && !isBehind(view, one, i + 1)),
@@ -142,8 +125,8 @@ function footOf(open: OpenRun, view: RunStanding, onClose: (what: 'the run' | 'a
   const lineDone = left.some(
     (one) =>
       one.planned &&
-      run.clocks.some((clock) => clock.lineId === one.line.id) &&
-      run.clocks.every((clock) => clock.lineId !== one.line.id || clock.endedAt !== null) &&
+      clocksIn(run).some((clock) => clock.lineId === one.line.id) &&
+      clocksIn(run).every((clock) => clock.lineId !== one.line.id || clock.endedAt !== null) &&
       loadsOf(one).every((_, i) => startedIn(run, one, i + 1) || isBehind(view, one, i + 1)),
   );
   const oneOf = !closes && left.length > 1 && lineDone;
@@ -177,7 +160,7 @@ function Loads({
   const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
   const of = (lineId: string) => plans.find(({ line }) => line.id === lineId);
   const several = plans.length > 1;
-  const clocks = [...run.clocks].sort(
+  const clocks = [...clocksIn(run)].sort(
     (a, b) => Number(a.endedAt !== null) - Number(b.endedAt !== null) || a.startedAt - b.startedAt,
   );
   const waiting = plans.flatMap((plan) =>
@@ -234,7 +217,7 @@ function Loads({
               <QuietAction
                 key={plan.line.id}
                 title={`Load ${load} in: start its clock${several ? `, ${lineName(run, plan.line.id)}` : ''}`}
-                onPress={() => putIn(run, plan, load, pieces)}
+                onPress={() => putIn(run.id, plan, load, pieces)}
               />
             ))}
           <Small>The clock starts when the door shuts. What comes before it counts as done then.</Small>

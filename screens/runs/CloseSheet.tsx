@@ -1,3 +1,4 @@
+import { clocksIn } from '../../core/bench/clocksIn';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
@@ -7,8 +8,7 @@ import { FROSTING_EACH, frostingFromLeft, frostingMade } from '../../core/bench/
 import { benchStateOf, goingOn, type BenchState } from '../../core/bench/log';
 import type { FinishKind } from '../../core/plan';
 import { readNumberField } from '../../core/quantity';
-import { steadyNow } from '../../state/clock';
-import { newId } from '../../state/ids';
+import { eventOf } from '../../state/bench';
 import type { LinePlan, RunPlan } from '../../state/plans';
 import { closeRun } from '../../state/learned';
 import { changeRunOf } from '../../state/store';
@@ -47,7 +47,7 @@ function madeOf(run: RunDoc, plans: readonly LinePlan[], state: BenchState): num
   const wells =
     open.length > 0 && open.every(({ parts }) => parts.wellsOfTin !== null && parts.wells === null);
   const ids = new Set(open.map(({ line }) => line.id));
-  const clocked = run.clocks.reduce((sum, { lineId, pieces }) => sum + (ids.has(lineId) ? pieces : 0), 0);
+  const clocked = clocksIn(run).reduce((sum, { lineId, pieces }) => sum + (ids.has(lineId) ? pieces : 0), 0);
   const planned = open.reduce((sum, plan) => sum + plan.parts.count.made.value, 0);
   const fewer = open.reduce((sum, { line, parts: { count } }) => {
     const made = Math.round(count.made.value);
@@ -64,11 +64,11 @@ function CloseForm({ run, whole, oneLine = false, onClose }: CloseProps) {
   const open = plans.filter(({ line }) => !state.closedLines.has(line.id));
   // The last line closes the run with it; and nothing is closed for as long as it bakes.
   const isBaking = (lineId: string) =>
-    run.clocks.some((clock) => clock.lineId === lineId && clock.endedAt === null);
+    clocksIn(run).some((clock) => clock.lineId === lineId && clock.endedAt === null);
   const ready = open.filter(({ line }) => !isBaking(line.id));
   const canWhole = ready.length === open.length;
   // While some have not been in the heat, it is one of those that have that is meant.
-  const out = ready.filter(({ line }) => run.clocks.some((clock) => clock.lineId === line.id));
+  const out = ready.filter(({ line }) => clocksIn(run).some((clock) => clock.lineId === line.id));
   const some = oneLine && out.length > 0;
   const [of, setOf] = useState<string>(
     canWhole && !some ? WHOLE : (out[0]?.line.id ?? ready[0]?.line.id ?? WHOLE),
@@ -171,10 +171,15 @@ const withTold = (
       : run.lines.map((line) =>
           line.id === lineId ? { ...line, measured: { ...line.measured, [FROSTING_EACH]: each } } : line,
         ),
-  clocks:
+  log:
     inside === null
-      ? run.clocks
-      : run.clocks.map((clock) => (ofClock(clock.lineId) ? { ...clock, inside } : clock)),
+      ? run.log
+      : [
+          ...(run.log ?? []),
+          ...clocksIn(run)
+            .filter(({ lineId: of }) => ofClock(of))
+            .map(({ id: loadId }) => eventOf({ what: 'load told', loadId, inside })),
+        ],
 });
 
 /** A line is done while others go on. */
@@ -203,24 +208,17 @@ function LineForm({
     const each = left.each();
     if (each === undefined) return;
     onClose();
-    const event = {
-      id: newId('event'),
-      at: steadyNow(),
-      what: 'line closed' as const,
-      lineId,
-      made: value,
-      ...(finish ? { finish } : {}),
-    };
-    changeRunOf(`${lineName(run, lineId)}: ${value} done`, run.id, (now) => ({
-      ...withTold(now, lineId, each, inside, (of) => of === lineId),
-      log: [...(now.log ?? []), event],
-    }));
+    const closing = eventOf({ what: 'line closed', lineId, made: value, ...(finish ? { finish } : {}) });
+    changeRunOf(`${lineName(run, lineId)}: ${value} done`, run.id, (now) => {
+      const told = withTold(now, lineId, each, inside, (of) => of === lineId);
+      return { ...told, log: [...(told.log ?? []), closing] };
+    });
   };
   return (
     <>
       {made.field}
       {said ? <FinishField said={said} finish={finish} onFinish={setFinish} /> : null}
-      {run.clocks.some((clock) => clock.lineId === lineId && clock.endedAt !== null) ? (
+      {clocksIn(run).some((clock) => clock.lineId === lineId && clock.endedAt !== null) ? (
         <InsideField inside={inside} onInside={setInside} />
       ) : null}
       {left.field}
@@ -287,7 +285,7 @@ function RunForm({
     <>
       {made.field}
       {said ? <FinishField said={said} teaches={domed === 1} finish={finish} onFinish={setFinish} /> : null}
-      {run.clocks.some(({ endedAt }) => endedAt !== null) ? (
+      {clocksIn(run).some(({ endedAt }) => endedAt !== null) ? (
         <InsideField inside={inside} onInside={setInside} />
       ) : null}
       {left.field}

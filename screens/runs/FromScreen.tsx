@@ -46,14 +46,13 @@ export function FromScreen() {
     const readyAt = readyChoices(now)[0]?.local ?? '';
     const run: RunDoc = {
       kind: 'run',
-      version: 3,
+      version: 4,
       id: newId('run'),
       name: `${offer.title} from what is there`,
       createdAt: now,
       readyAt,
       lines: [{ ...offer.line, id: 'line-1' }],
       onHand: [...onHandOf(settled)],
-      clocks: [],
       closed: null,
     };
     changeRun(`Start ${run.name}`, run);

@@ -1,13 +1,14 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
-import { nextPlace, ovenOf } from '../../core/bench/places';
-import { clockPhase, hurried, observedFactor, recordLook } from '../../core/bench';
-import type { ClockDoc, LookResult, LookSaw, RunDoc } from '../../core/model/documents';
+import { clockPhase, hurried, lookOf, observedFactor } from '../../core/bench';
+import type { BakeClock } from '../../core/bench/clocksIn';
+import { nextPlace, ovenOf, placeWords } from '../../core/bench/places';
+import type { LookResult, LookSaw, RunDoc } from '../../core/model/documents';
 import { formatDuration, join, showText } from '../../core/quantity';
-import { standsAt } from '../../state/bench';
-import { onTheWall, steadyNow, useSteadyNow } from '../../state/clock';
-import { changeRunOf, useKitchen, useNumberStyle, useScreen } from '../../state/store';
+import { standsAt, takeBack, tell } from '../../state/bench';
+import { onTheWall, useSteadyNow } from '../../state/clock';
+import { useKitchen, useNumberStyle, useScreen } from '../../state/store';
 import { clockOf } from '../../state/time';
 import { QuietAction, MainAction } from '../../ui/actions';
 import { Card } from '../../ui/card';
@@ -50,7 +51,7 @@ export function LoadClock({
   tests,
 }: {
   readonly run: RunDoc;
-  readonly clock: ClockDoc;
+  readonly clock: BakeClock;
   readonly title: string;
   /** How to tell that it is done. */
   readonly tests: readonly string[];
@@ -60,13 +61,8 @@ export function LoadClock({
   const { carnelian, carnelianSoft, raised } = useTokens();
   const phase = clockPhase(clock, now);
   const at = (seconds: number) => clockOf(onTheWall(clock.startedAt + seconds * 1000));
-  const answer = (saw: LookSaw) => {
-    const next = recordLook(clock, saw, steadyNow());
-    changeRunOf(`Look at load ${clock.load}: ${SAW[saw]}`, run.id, (now) => ({
-      ...now,
-      clocks: now.clocks.map((item) => (item.id === clock.id ? next : item)),
-    }));
-  };
+  const answer = (saw: LookSaw) =>
+    tell(`Look at load ${clock.load}: ${SAW[saw]}`, run.id, lookOf(clock, saw));
   if (phase.phase === 'ended') {
     if (hurried(clock)) return <Hurried run={run} clock={clock} title={title} tookS={phase.tookS} />;
     const factor = observedFactor(clock) ?? 1;
@@ -129,7 +125,7 @@ export function LoadClock({
           <Small key={test} soft={false}>{`– ${test}`}</Small>
         ))}
       </View>
-      {clock.place ? <Place run={run} clock={clock} place={clock.place} /> : null}
+      {clock.places.length > 0 ? <Place run={run} clock={clock} /> : null}
       <View style={{ flexDirection: 'row', gap: space(1), flexWrap: 'wrap' }}>
         <QuietAction title="Wet in the middle" large onPress={() => answer('wet')} style={HALF} />
         <QuietAction title="A few crumbs" large onPress={() => answer('crumbs')} style={HALF} />
@@ -144,7 +140,7 @@ export function LoadClock({
 }
 
 /** What a thermometer in the oven reads: the one thing that tells its air from how it bakes. */
-function Thermometer({ run, clock }: { readonly run: RunDoc; readonly clock: ClockDoc }) {
+function Thermometer({ run, clock }: { readonly run: RunDoc; readonly clock: BakeClock }) {
   const style = useNumberStyle();
   const kitchen = useKitchen();
   const line = run.lines.find(({ id }) => id === clock.lineId);
@@ -175,10 +171,7 @@ function Thermometer({ run, clock }: { readonly run: RunDoc; readonly clock: Clo
         }
         onClose={() => setAsked(false)}
         onSave={(airC) => {
-          changeRunOf('Thermometer in the oven', run.id, (now) => ({
-            ...now,
-            clocks: now.clocks.map((one) => (one.id === clock.id ? { ...one, airC } : one)),
-          }));
+          tell('Thermometer in the oven', run.id, { what: 'load told', loadId: clock.id, airC });
           setAsked(false);
         }}
       />
@@ -187,29 +180,25 @@ function Thermometer({ run, clock }: { readonly run: RunDoc; readonly clock: Clo
 }
 
 /** Where it stands in the oven, and that it stands elsewhere. */
-function Place({
-  run,
-  clock,
-  place,
-}: {
-  readonly run: RunDoc;
-  readonly clock: ClockDoc;
-  readonly place: string;
-}) {
+function Place({ run, clock }: { readonly run: RunDoc; readonly clock: BakeClock }) {
   const kitchen = useKitchen();
   const line = run.lines.find(({ id }) => id === clock.lineId);
-  const other = line ? nextPlace(place, ovenOf(line, kitchen)) : null;
+  const other = line ? nextPlace(clock.places, ovenOf(line, kitchen)) : null;
   return (
     <View
       style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: space(1) }}
     >
-      <Strong style={{ flex: 1 }}>{place.replace(/^./, (first) => first.toUpperCase())}</Strong>
-      {other ? <QuietAction title={`No, ${other}`} onPress={() => standsAt(run.id, clock, other)} /> : null}
+      <Strong style={{ flex: 1 }}>
+        {placeWords(clock.places).replace(/^./, (first) => first.toUpperCase())}
+      </Strong>
+      {other ? (
+        <QuietAction title={`No, ${placeWords([other])}`} onPress={() => standsAt(run, clock, other)} />
+      ) : null}
     </View>
   );
 }
 
-function Looks({ clock }: { readonly clock: ClockDoc }) {
+function Looks({ clock }: { readonly clock: BakeClock }) {
   if (clock.looks.length === 0) return <Small>{`In at ${clockOf(clock.startedAt)}.`}</Small>;
   const looks = clock.looks
     .map((look) => `${clockOf(look.at)} ${look.saw ? SAW[look.saw] : RESULT[look.result]}`)
@@ -218,7 +207,7 @@ function Looks({ clock }: { readonly clock: ClockDoc }) {
 }
 
 /** The time from going in to the latest, with the likely range as a band and now as a needle. */
-function RangeBar({ clock, now }: { readonly clock: ClockDoc; readonly now: number }) {
+function RangeBar({ clock, now }: { readonly clock: BakeClock; readonly now: number }) {
   const { sunk, material, ink, carnelian } = useTokens();
   const end = clock.latestS * 1.1;
   const at = (seconds: number) => (Math.min(Math.max(seconds, 0), end) / end) * 100;
@@ -256,26 +245,26 @@ function Hurried({
   tookS,
 }: {
   readonly run: RunDoc;
-  readonly clock: ClockDoc;
+  readonly clock: BakeClock;
   readonly title: string;
   readonly tookS: number;
 }) {
-  const change = (label: string, next: (clocks: readonly ClockDoc[]) => ClockDoc[]) =>
-    changeRunOf(label, run.id, (now) => ({ ...now, clocks: next(now.clocks) }));
   return (
     <Card title={title}>
       <Strong>{`Out after ${join(formatDuration(tookS))}?`}</Strong>
       <Body>{`Expected were ${join(formatDuration(clock.expectedS))}. Nothing goes by this time until you say that it is a true one.`}</Body>
       <QuietAction
         title="It was a slip: start this load again"
-        onPress={() => change(`Load ${clock.load} again`, (all) => all.filter(({ id }) => id !== clock.id))}
+        onPress={() => takeBack(`Load ${clock.load} again`, run.id, clock.id)}
       />
       <QuietAction
         title="It is true"
         onPress={() =>
-          change(`Load ${clock.load} as timed`, (all) =>
-            all.map((one) => (one.id === clock.id ? { ...one, confirmed: true } : one)),
-          )
+          tell(`Load ${clock.load} as timed`, run.id, {
+            what: 'load told',
+            loadId: clock.id,
+            confirmed: true,
+          })
         }
       />
     </Card>

@@ -142,13 +142,12 @@ export function NewRunScreen({
     const called = piece?.name ?? formula?.name ?? FAMILY_WORDS[family].title;
     const run: RunDoc = {
       kind: 'run',
-      version: 3,
+      version: 4,
       id: newId('run'),
       name: `${called}, ${onText(readyAt)}`,
       createdAt: now,
       readyAt,
       lines: [{ ...made.line, ...(promise?.freeFrom?.length ? promise : {}) }],
-      clocks: [],
       closed: null,
     };
     const [line] = run.lines;

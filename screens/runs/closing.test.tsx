@@ -1,5 +1,6 @@
+import { clocksIn, type BakeClock } from '../../core/bench/clocksIn';
+import { eventsOf } from '../../core/bench/test-utils/loads';
 import { benchStateOf } from '../../core/bench/log';
-import type { ClockDoc } from '../../core/model/documents';
 import { useDocuments } from '../../state/store';
 import { usePlanOf } from '../../state/plans';
 import {
@@ -28,7 +29,7 @@ const TABLE = 'run-lantern-table';
 const closed = () => benchStateOf(run(TABLE).log ?? []).closedLines;
 
 /** A load of a line that is out, or still in the heat. */
-const load = (line: number, out: boolean): ClockDoc => ({
+const load = (line: number, out: boolean): BakeClock => ({
   id: `clock-${line}`,
   lineId: run(TABLE).lines[line]?.id ?? '',
   load: 1,
@@ -38,12 +39,13 @@ const load = (line: number, out: boolean): ClockDoc => ({
   expectedS: 1200,
   latestS: 1500,
   looks: [],
+  places: [],
   endedAt: out ? NOW - 300_000 : null,
 });
 
-const put = (clocks: readonly ClockDoc[]) =>
+const put = (clocks: readonly BakeClock[]) =>
   act(() =>
-    useDocuments.getState().change('In', { [`run/${TABLE}`]: { ...run(TABLE), clocks: [...clocks] } }),
+    useDocuments.getState().change('In', { [`run/${TABLE}`]: { ...run(TABLE), log: eventsOf(...clocks) } }),
   );
 
 function Sheet({ oneLine = false }: { readonly oneLine?: boolean }) {
@@ -69,11 +71,11 @@ describe('a run of several lines', () => {
     tap('radio', 'a little dry');
     tap('button', '24 cupcakes: done');
     expect([...closed().values()]).toMatchObject([{ made: 22 }]);
-    expect(run(TABLE).clocks[0]?.inside).toBe('dry');
+    expect(clocksIn(run(TABLE))[0]?.inside).toBe('dry');
     expect(run(TABLE).closed).toBeNull();
     undo();
     expect(closed().size).toBe(0);
-    expect(run(TABLE).clocks[0]?.inside).toBeUndefined();
+    expect(clocksIn(run(TABLE))[0]?.inside).toBeUndefined();
   });
 
   it('does not offer what still bakes, and so not the whole run', () => {

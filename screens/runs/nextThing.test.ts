@@ -1,4 +1,4 @@
-import { recordLook, startClock } from '../../core/bench';
+import { eventsOf, recordLook, startClock } from '../../core/bench/test-utils/loads';
 import type { RunDoc } from '../../core/model/documents';
 import { planWhole } from '../../core/plan';
 import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../../demo';
@@ -37,8 +37,11 @@ describe('the very next thing', () => {
     });
   });
   it('is a look while a clock runs, the next load after it, and closing at the end', () => {
-    expect(next({ clocks: [clock(1, false)] })).toMatchObject({ words: 'Look at load 1', atMs: 900_000 });
-    expect(next({ clocks: [clock(1, true)] })).toMatchObject({ words: 'Put load 2 in' });
-    expect(next({ clocks: [clock(1, true), clock(2, true)] })).toMatchObject({ words: 'Close the run' });
+    expect(next({ log: eventsOf(clock(1, false)) })).toMatchObject({
+      words: 'Look at load 1',
+      atMs: 900_000,
+    });
+    expect(next({ log: eventsOf(clock(1, true)) })).toMatchObject({ words: 'Put load 2 in' });
+    expect(next({ log: eventsOf(clock(1, true), clock(2, true)) })).toMatchObject({ words: 'Close the run' });
   });
 });

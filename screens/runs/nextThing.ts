@@ -1,3 +1,4 @@
+import { clocksIn } from '../../core/bench/clocksIn';
 import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan, RunPlan } from '../../core/plan';
 import { firstToLookAt, nextLookAt } from '../../core/bench';
@@ -21,7 +22,8 @@ export interface NextThing {
   readonly ofRun?: string;
 }
 
-const clocksOf = (run: RunDoc, { line }: LinePlan) => run.clocks.filter(({ lineId }) => lineId === line.id);
+const clocksOf = (run: RunDoc, { line }: LinePlan) =>
+  clocksIn(run).filter(({ lineId }) => lineId === line.id);
 
 /** What is done now and after it, once something has happened: as the bench has it. */
 export interface AtTheBench {
@@ -37,7 +39,7 @@ export function nextThing(
   day: RunDay | null = null,
   bench: AtTheBench | null = null,
 ): NextThing {
-  const soonest = firstToLookAt(run.clocks);
+  const soonest = firstToLookAt(clocksIn(run));
   if (soonest) {
     const words = `Look at load ${soonest.load}`;
     return { words, at: null, atMs: nextLookAt(soonest), stage: 'bake', lineId: soonest.lineId };

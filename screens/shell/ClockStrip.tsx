@@ -19,7 +19,7 @@ const SHOWN = 3;
 export function ClockStrip() {
   const docs = useDocuments((state) => state.docs);
   const runs = runsIn(docs);
-  const any = runs.some((run) => !run.closed && (run.clocks.length > 0 || (run.log ?? []).length > 0));
+  const any = runs.some((run) => !run.closed && (run.log ?? []).length > 0);
   return any ? <Strip runs={runs} /> : null;
 }
 

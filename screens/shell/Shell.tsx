@@ -1,3 +1,4 @@
+import { clocksIn } from '../../core/bench/clocksIn';
 import { usePathname, useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View, useWindowDimensions } from 'react-native';
@@ -52,7 +53,7 @@ export function Shell({
 function NewVersion() {
   const take = useNewVersion((state) => state.take);
   const baking = useDocuments((state) =>
-    runsIn(state.docs).some((run) => run.clocks.some(({ endedAt }) => endedAt === null)),
+    runsIn(state.docs).some((run) => clocksIn(run).some(({ endedAt }) => endedAt === null)),
   );
   if (take === null || baking) return null;
   return (

@@ -91,7 +91,7 @@ export const someFile: fc.Arbitrary<PlanFile> = fc
       formulas: [...FORMULAS],
       run: runSchema.parse({
         kind: 'run',
-        version: 3,
+        version: 4,
         id: 'run',
         name: 'Any',
         createdAt: 0,

@@ -1,4 +1,5 @@
 import type { Ref } from '../../figure';
+import type { ChoreDoes } from '../../model/choreDoes';
 import type { Skill } from '../../model/kinds';
 import type { Resource } from '../../plan';
 import { FIGURE_RANGE, HANDS_DOUBT } from './chores.table';
@@ -63,8 +64,13 @@ export interface Part {
 
 /** One thing to do or to wait for, of a line or of all that share it. */
 export interface Chore {
-  /** Unique in the day. */
+  /** Unique in the day. It says nothing: whoever wants to know what is done asks the fields. */
   readonly id: string;
+  readonly does: ChoreDoes;
+  /** Which bake of crumb it belongs to, by its `prefix` in the plan; null where a line has one at the most. */
+  readonly bake: string | null;
+  /** The batch of something that lines share which is made in it, by its id; null where none is. */
+  readonly makes: string | null;
   /** Lines that it is done for. */
   readonly lineIds: readonly string[];
   readonly label: string;
@@ -89,6 +95,13 @@ export interface Chore {
   /** Another run of the same kitchen that it is done for; left out for what is asked about. */
   readonly ofRun?: string;
 }
+
+/** A step as what is told of it says it: read again when its day is gone. */
+export const asStep = ({ id, does, lineIds }: Pick<Chore, 'id' | 'does' | 'lineIds'>) => ({
+  chore: id,
+  does,
+  lineIds: [...lineIds],
+});
 
 /** A figure's time, so often one after another. Its range is taken for the middle eight in ten. */
 export function byFigure(takes: Ref<'s'>, cause: string | null, times = 1): Takes {

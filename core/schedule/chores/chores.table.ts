@@ -1,3 +1,4 @@
+import type { ChoreDoes } from '../../model/choreDoes';
 import type { FrostingKind, Skill, TopStyle } from '../../model/kinds';
 
 /** The middle eight in ten of a normal distribution are so many of its spreads wide. */
@@ -49,7 +50,7 @@ export const HANDS_S = {
 } as const;
 
 /** By the name of a chore, what somebody who does it can do; plain work where it is not named. */
-export const SKILL_OF: Readonly<Record<string, Skill>> = {
+export const SKILL_OF: Readonly<Partial<Record<ChoreDoes, Skill>>> = {
   'weigh-out': 'bake',
   mix: 'bake',
   fill: 'bake',

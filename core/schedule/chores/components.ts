@@ -31,8 +31,8 @@ export function componentsWork(
   const chores: Work['chores'] = [];
   // What is part of another stands after it in the list: it is made first.
   for (const batch of [...batches].reverse()) {
-    const work = new Work(`made:${batch.id}`, batch.lineIds);
-    work.part = PART.made(work.idOf('all'), batch.formula.name, keepsDays(batch, whole));
+    const work = new Work(`made:${batch.id}`, batch.lineIds, batch.id);
+    work.part = PART.made(work.partOf('all'), batch.formula.name, keepsDays(batch, whole));
     const within = softWithinS(batch, whole);
     if (within !== null) soft.set(batch.formula.id, within);
     const made = madeWork(work, batch, ready);

@@ -1,3 +1,4 @@
+import type { ChoreDoes } from '../../model/choreDoes';
 import type { CakesicleLine, CubeLine, MugLine, PopLine } from '../../model/documents';
 import { batterWaitMin, type LinePlan } from '../../plan';
 import { METHODS } from '../../process/batter.table';
@@ -48,7 +49,7 @@ export function popWork(
   const { beside, perRack, coldUnits, mixableMl } = things;
   const tasks = tasksOf(plan);
   const made = plan.parts.count.made.value;
-  work.part = PART.dough(work.idOf('dough'), plan.formula?.name ?? '', line.coat?.school === 'frozen');
+  work.part = PART.dough(work.partOf('dough'), plan.formula?.name ?? '', line.coat?.school === 'frozen');
   const bound = crumbWork(work, plan, line.binder.formulaId, perRack, beside, mixableMl);
   const frozen = line.coat?.school === 'frozen';
   const cold: ChoreHold = one({ kind: frozen ? 'freezer' : 'fridge' }, coldUnits);
@@ -105,7 +106,7 @@ export function cakesicleWork(
   const tasks = tasksOf(plan);
   const sizes = things.grouped ?? plan.loads.sizes;
   const rounds = sizes.length;
-  work.part = PART.dough(work.idOf('dough'), plan.formula?.name ?? '', false);
+  work.part = PART.dough(work.partOf('dough'), plan.formula?.name ?? '', false);
   const bound = crumbWork(work, plan, line.binder.formulaId, perRack, beside, mixableMl);
   work.part = null;
   const melted = meltWork(work, plan, line.kind !== 'compound', beside.made(line.coatFormulaId));
@@ -129,14 +130,15 @@ export function cakesicleWork(
     const last = k === rounds;
     const told = (label: string) => ({ label: CHORE.round(label, k, rounds), pieces, load: k });
     const hands = (
-      id: string,
+      does: ChoreDoes,
       label: string,
       eachS: number,
       detail: string,
       after: readonly (string | ChoreGap)[],
       holds: readonly ChoreHold[] = [HANDS],
     ) =>
-      work.add(`${id}-${k}`, {
+      work.add(does, {
+        nth: k,
         kind: 'hands',
         skill: 'chocolate',
         ...told(label),
@@ -150,11 +152,12 @@ export function cakesicleWork(
     const inMould: ChoreHold = {
       of: { kind: 'mould', id: line.mouldId },
       units: mouldsOf(pieces),
-      until: work.idOf(last ? `out-${k}` : `wash-${k}`),
+      until: work.idOf(last ? 'out' : 'wash', k),
     };
     const freezer = one({ kind: 'freezer' }, things.coldUnits);
-    const shell = (id: string, after: string) =>
-      work.add(`${id}-${k}`, {
+    const shell = (does: ChoreDoes, after: string) =>
+      work.add(does, {
+        nth: k,
         kind: 'wait',
         ...told(CHORE.shellSets),
         takes: byFigure(roundTask('shell').takes, 'cold'),
@@ -170,7 +173,7 @@ export function cakesicleWork(
         dry,
         ...(k === 1
           ? [melted]
-          : [warmWork(work, plan, line.kind !== 'compound', melted, k), work.idOf(`coat-a-${i}`)]),
+          : [warmWork(work, plan, line.kind !== 'compound', melted, k), work.idOf('coat-a', i)]),
       ],
       [HANDS, inMould],
     );
@@ -182,10 +185,11 @@ export function cakesicleWork(
     const fill = hands('fill', CHORE.fillShell.label, HANDS_S.fillCavity, CHORE.fillShell.detail, [
       secondSet,
       bound,
-      ...(k > 1 ? [work.idOf(`fill-${i}`)] : []),
+      ...(k > 1 ? [work.idOf('fill', i)] : []),
     ]);
     const back = hands('back', CHORE.back.label, HANDS_S.backCavity, CHORE.back.detail, [fill]);
-    const freeze = work.add(`freeze-${k}`, {
+    const freeze = work.add('freeze', {
+      nth: k,
       kind: 'wait',
       ...told(CHORE.freeze.label),
       detail: CHORE.freeze.detail,
@@ -194,7 +198,8 @@ export function cakesicleWork(
       after: [within(back, 600)],
     });
     const outS = HANDS_S.unmould + HANDS_S.patch * PATCHED_SHARE;
-    const out = work.add(`out-${k}`, {
+    const out = work.add('out', {
+      nth: k,
       kind: 'hands',
       skill: 'chocolate',
       ...told(CHORE.unmould.label),
@@ -205,7 +210,8 @@ export function cakesicleWork(
       fresh: 1,
     });
     if (!last)
-      work.add(`wash-${k}`, {
+      work.add('wash', {
+        nth: k,
         kind: 'hands',
         ...told(CHORE.washMould.label),
         detail: CHORE.washMould.detail,
@@ -228,7 +234,7 @@ export function cutWork(
 ): (string | ChoreGap)[] {
   const tasks = tasksOf(plan);
   const made = plan.parts.count.made.value;
-  work.part = PART.cake(work.idOf('cake'), plan.formula?.name ?? '');
+  work.part = PART.cake(work.partOf('cake'), plan.formula?.name ?? '');
   const method = plan.formula?.method ?? 'creamed';
   const ml = batterMl(plan.parts.bowl?.own.value ?? 0, method);
   const { takes, holds } = mixing(taskIn(tasks, 'mix').takes, method, ml, things.mixableMl);
@@ -314,18 +320,20 @@ export function mugWork(
   const loads = groups.map((pieces, i) => {
     const task = taskIn(tasks, `group-${i + 1}`);
     const lookS = task.what.does === 'microwave group' ? task.what.firstLookS : 0;
-    const turned = work.add(`group-${i + 1}`, {
+    const turned = work.add('group', {
+      nth: i + 1,
       kind: 'oven',
       label: CHORE.micro(i + 1, groups.length),
       detail: CHORE.microDetail(pieces, lookS),
       takes: byFigure(task.takes, `microwave:${line.microwaveId}`),
       holds: [HANDS, one({ kind: 'microwave', id: line.microwaveId })],
-      after: [within(stir, 1800), ...(i > 0 ? [work.idOf(`group-${i}`)] : [])],
+      after: [within(stir, 1800), ...(i > 0 ? [work.idOf('group', i)] : [])],
       pieces,
       load: i + 1,
       fresh: EATEN_WARM,
     });
-    const stood = work.add(`stand-${i + 1}`, {
+    const stood = work.add('stand', {
+      nth: i + 1,
       kind: 'wait',
       ...CHORE.mugStand,
       takes: byFigure(taskIn(tasks, 'stand').takes, null),
@@ -334,7 +342,8 @@ export function mugWork(
     });
     const cool = tasks.get('cool');
     const after = cool
-      ? work.add(`cool-${i + 1}`, {
+      ? work.add('cool', {
+          nth: i + 1,
           kind: 'wait',
           ...CHORE.coolMug,
           takes: byFigure(cool.takes, 'room'),

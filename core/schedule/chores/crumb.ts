@@ -19,7 +19,8 @@ export function crumbWork(
     const { method } = formula.doc;
     const ml = batterMl(bowl.own.value, method);
     const { takes, holds } = mixing(taskIn(tasks, `${prefix}mix`).takes, method, ml, mixableMl);
-    const mix = work.add(`${prefix}mix`, {
+    const mix = work.add('mix', {
+      bake: prefix,
       kind: 'hands',
       ...CHORE.lineSheet,
       uses: ['batter', 'set out'],
@@ -30,7 +31,8 @@ export function crumbWork(
     const task = taskIn(tasks, `${prefix}bake`);
     const oven = task.holds.find(({ of }) => of.kind === 'oven');
     const on = task.holds.find(({ of }) => of.kind === 'sheet');
-    const bake = work.add(`${prefix}bake`, {
+    const bake = work.add('bake', {
+      bake: prefix,
       kind: 'oven',
       label: microwave ? CHORE.microBowls : CHORE.bake(1, 1),
       takes: byFigure(task.takes, sheet ? `oven:${sheet.spec.oven.id}` : 'microwave', task.times),
@@ -51,7 +53,8 @@ export function crumbWork(
       // Batter does not wait for its oven, least of all over night.
       after: [within(mix, batterWaitMin(formula.read.lines, method) * 60)],
     });
-    return work.add(`${prefix}cool`, {
+    return work.add('cool', {
+      bake: prefix,
       kind: 'wait',
       ...CHORE.coolToCrumble,
       takes: byFigure(taskIn(tasks, `${prefix}cool`).takes, 'room'),
@@ -59,7 +62,7 @@ export function crumbWork(
       after: [bake],
     });
   });
-  const bowls = Math.max(1, Math.ceil((plan.parts.table?.sources.length ?? 1) / 1));
+  const bowls = Math.max(1, plan.parts.table?.sources.length ?? 1);
   const crumbled = work.hands('crumble', CHORE.crumble.label, HANDS_S.crumble * bowls, CHORE.crumbleBasis, {
     detail: CHORE.crumble.detail,
     after: cooled,

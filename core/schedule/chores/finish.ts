@@ -36,12 +36,17 @@ export function finishWork(work: Work, { plan, finishing, loads, beside }: ToFin
   );
   const done = loads.map(({ pieces, after }, i) => {
     const load = many ? i + 1 : null;
-    const told = (last: readonly (string | ChoreGap)[]) => ({ pieces, load, after: last, fresh: 1 });
-    const ids = (name: string) => (many ? `${name}-${i + 1}` : name);
+    const told = (last: readonly (string | ChoreGap)[]) => ({
+      nth: load,
+      pieces,
+      load,
+      after: last,
+      fresh: 1,
+    });
     let last: readonly (string | ChoreGap)[] = after;
     if (soaked)
       last = [
-        work.hands(ids('soak'), CHORE.soak.label, HANDS_S.soak * pieces, each(HANDS_S.soak), {
+        work.hands('soak', CHORE.soak.label, HANDS_S.soak * pieces, each(HANDS_S.soak), {
           ...told([...last, ...(frosting || coat ? [] : toppingsMade)]),
           detail: CHORE.soak.detail,
         }),
@@ -55,7 +60,7 @@ export function finishWork(work: Work, { plan, finishing, loads, beside }: ToFin
       const made = beside.made(filling.formulaId);
       last = [
         work.hands(
-          ids('fill-in'),
+          'fill-in',
           CHORE.fill[filling.how].label,
           eachS[filling.how] * pieces,
           each(eachS[filling.how]),
@@ -71,7 +76,7 @@ export function finishWork(work: Work, { plan, finishing, loads, beside }: ToFin
       const eachS = TOP_S[frosting.style] + (topped && !coat ? HANDS_S.garnish : 0);
       const label = topped && !coat ? CHORE.frostAndTop.label : CHORE.frost.label;
       last = [
-        work.hands(ids('frost'), label, eachS * pieces, each(eachS), {
+        work.hands('frost', label, eachS * pieces, each(eachS), {
           ...told([...last, ...bags, ...(topped && !coat ? toppingsMade : [])]),
           detail: topped && !coat ? CHORE.frostAndTop.detail : CHORE.frost.detail,
           uses: ['shared', 'fill', 'finish'],
@@ -80,14 +85,14 @@ export function finishWork(work: Work, { plan, finishing, loads, beside }: ToFin
     }
     if (fondant)
       last = [
-        work.hands(ids('cover'), CHORE.cover.label, HANDS_S.fondant * pieces, each(HANDS_S.fondant), {
+        work.hands('cover', CHORE.cover.label, HANDS_S.fondant * pieces, each(HANDS_S.fondant), {
           ...told(last),
           detail: CHORE.cover.detail,
         }),
       ];
     if (topped && !frosting && !coat)
       last = [
-        work.hands(ids('top'), CHORE.top.label, HANDS_S.garnish * pieces, each(HANDS_S.garnish), {
+        work.hands('top', CHORE.top.label, HANDS_S.garnish * pieces, each(HANDS_S.garnish), {
           ...told([...last, ...toppingsMade]),
         }),
       ];
@@ -173,17 +178,18 @@ export function dipWork(
   const sizes = evenLoads(pieces, atOnce);
   let dip = '';
   sizes.forEach((own, i) => {
-    const lot = sizes.length > 1 ? `-${i + 1}` : '';
-    const melted = meltWork(work, plan, tempers, beside.made(coat.formulaId), lot);
+    const nth = sizes.length > 1 ? i + 1 : null;
+    const melted = meltWork(work, plan, tempers, beside.made(coat.formulaId), nth);
     // Pieces of later lots stay in the cold until their turn.
     const ready =
       i === 0 ? after : after.map((gap) => (typeof gap === 'string' ? gap : { ...gap, mostS: null }));
     dip = work.hands(
-      `dip${lot}`,
+      'dip',
       CHORE.round(CHORE.dip(garnished).label, i + 1, sizes.length),
       eachS * own,
       each(eachS),
       {
+        nth,
         detail: CHORE.dip(garnished).detail,
         uses: ['finish', 'shared'],
         holds: [HANDS, one({ kind: 'vessel', id: coat.vesselId })],
@@ -210,12 +216,13 @@ export function meltWork(
   plan: LinePlan,
   tempers: boolean,
   made: ChoreGap | null,
-  lot = '',
+  nth: number | null = null,
 ): ChoreGap {
   const pots = Math.max(1, plan.pots.length);
   const potS = tempers ? HANDS_S.temper : HANDS_S.melt;
   const told = tempers ? CHORE.temper : CHORE.melt;
-  const id = work.hands(`melt${lot}`, told.label, potS * pots, told.basis(pots), {
+  const id = work.hands('melt', told.label, potS * pots, told.basis(pots), {
+    nth,
     detail: told.detail,
     uses: ['melt'],
     after: made ? [made] : [],
@@ -234,11 +241,12 @@ export function warmWork(
   const pots = Math.max(1, plan.pots.length);
   const told = tempers ? CHORE.retemper : CHORE.rewarm;
   const id = work.hands(
-    `warm-${round}`,
+    'warm',
     told.label,
     (tempers ? HANDS_S.retemper : HANDS_S.rewarm) * pots,
     told.basis,
     {
+      nth: round,
       detail: told.detail,
       load: round,
       after: [{ ...melted, mostS: null }],

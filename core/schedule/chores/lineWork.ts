@@ -1,4 +1,5 @@
 import type { Ref } from '../../figure';
+import type { ChoreDoes } from '../../model/choreDoes';
 import type { Line, Method } from '../../model/documents';
 import { METHODS } from '../../process/batter.table';
 import type { ReadLine } from '../../quantity';
@@ -19,6 +20,9 @@ import { SKILL_OF } from './chores.table';
 export type Told = Pick<Chore, 'kind' | 'label' | 'takes'> &
   Partial<Pick<Chore, 'detail' | 'holds' | 'skill' | 'pieces' | 'load' | 'fresh' | 'uses'>> & {
     readonly after?: readonly (string | ChoreGap)[];
+    /** Which of several of its kind it is, from 1; left out for the only one. */
+    readonly nth?: number | null;
+    readonly bake?: string;
   };
 
 export const HANDS: ChoreHold = { of: { kind: 'hands' }, units: 1 };
@@ -78,21 +82,27 @@ export class Work {
   constructor(
     private readonly prefix: string,
     private readonly lineIds: readonly string[],
+    private readonly makes: string | null = null,
   ) {}
 
-  readonly idOf = (id: string): string => `${this.prefix}/${id}`;
+  /** What a step of it is called in the day; of something that keeps by itself, the same without saying what is done. */
+  readonly idOf = (does: ChoreDoes, nth: number | null = null, bake = ''): string =>
+    `${this.prefix}/${bake}${does}${nth === null ? '' : `-${nth}`}`;
+  readonly partOf = (name: string): string => `${this.prefix}/${name}`;
 
   /** Takes a chore in; hands back its id in the day. */
-  add(id: string, told: Told): string {
-    const whole = this.idOf(id);
-    const stem = id.replace(/^bake\d+\./, '').replace(/-\d+$/, '');
+  add(does: ChoreDoes, told: Told): string {
+    const id = this.idOf(does, told.nth ?? null, told.bake);
     this.chores.push({
-      id: whole,
+      id,
+      does,
+      bake: told.bake === '' ? null : (told.bake ?? null),
+      makes: this.makes,
       lineIds: this.lineIds,
       label: told.label,
       detail: told.detail ?? '',
       kind: told.kind,
-      skill: told.skill ?? SKILL_OF[stem] ?? 'plain',
+      skill: told.skill ?? SKILL_OF[does] ?? 'plain',
       takes: told.takes,
       holds: told.holds ?? (told.kind === 'hands' ? [HANDS] : []),
       after: (told.after ?? []).map((gap) =>
@@ -104,12 +114,12 @@ export class Work {
       part: this.part,
       fresh: told.fresh ?? 0,
     });
-    return whole;
+    return id;
   }
 
   /** Somebody's hands for so many seconds. */
-  hands(id: string, label: string, lengthS: number, basis: string, told: Partial<Told> = {}): string {
-    return this.add(id, { kind: 'hands', label, takes: byHand(lengthS, basis), ...told });
+  hands(does: ChoreDoes, label: string, lengthS: number, basis: string, told: Partial<Told> = {}): string {
+    return this.add(does, { kind: 'hands', label, takes: byHand(lengthS, basis), ...told });
   }
 }
 

@@ -1,4 +1,6 @@
+import type { ChoreDoes } from '../../model/choreDoes';
 import type { LinePlan, RunPlan } from '../../plan';
+import { isOfLine } from '../../process/stages';
 import type { Chore, ChoreGap, ChoreHold } from './chore';
 import { batterMl } from './lineWork';
 import { CHORE } from './chores.words';
@@ -32,11 +34,15 @@ export function sharedBowls(whole: RunPlan, mixableMl: number): SharedBowl[] {
 
 /** The same chores with that bowl mixed once for all its lines, where each of them mixes one bowl. */
 export function mixedOnce(chores: readonly Chore[], { key, lineIds, ml }: SharedBowl): readonly Chore[] {
-  const of = (stem: string) => chores.filter(({ id }) => lineIds.some((line) => id === `${line}/${stem}`));
+  const of = (what: ChoreDoes) =>
+    chores.filter(
+      (one) => one.does === what && one.bake === null && lineIds.some((line) => isOfLine(one, line)),
+    );
+  // A line that mixes several bowls mixes them apart.
   const mixes = of('mix');
-  if (mixes.length < lineIds.length) return chores;
+  if (lineIds.some((line) => mixes.filter((one) => isOfLine(one, line)).length !== 1)) return chores;
   const weighs = of('weigh-out');
-  const name = (stem: string) => `mixed:${key}/${stem}`;
+  const name = (does: ChoreDoes) => `mixed:${key}/${does}`;
   const renamed = new Map<string, string>(mixes.map(({ id }) => [id, name('mix')]));
   // Where only some weigh apart from mixing, each lines its own tins, and the bowl is weighed as it is mixed.
   const weighedOnce = weighs.length === lineIds.length;
@@ -44,7 +50,7 @@ export function mixedOnce(chores: readonly Chore[], { key, lineIds, ml }: Shared
   const gone = new Set(renamed.keys());
   const follow = (after: readonly ChoreGap[]): ChoreGap[] =>
     after.map((gap) => ({ ...gap, chore: renamed.get(gap.chore) ?? gap.chore }));
-  const one = (some: readonly Chore[], stem: string, holds: readonly ChoreHold[]): Chore => {
+  const one = (some: readonly Chore[], does: ChoreDoes, holds: readonly ChoreHold[]): Chore => {
     const [longest] = [...some].sort((a, b) => b.takes.lengthS - a.takes.lengthS);
     if (!longest) throw new Error('invariant: what is merged is there');
     const after = new Map(
@@ -52,7 +58,7 @@ export function mixedOnce(chores: readonly Chore[], { key, lineIds, ml }: Shared
     );
     return {
       ...longest,
-      id: name(stem),
+      id: name(does),
       label: CHORE.forLines(longest.label, lineIds.length),
       lineIds,
       holds,

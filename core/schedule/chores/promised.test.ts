@@ -3,7 +3,6 @@ import type { AllergenKind } from '../../model/kinds';
 import type { Line } from '../../model/documents';
 import { CUBE, CUPCAKE, EVENING, MUG, POP, whole } from '../../plan/test-utils/lines';
 import { promisedFirst } from './promised';
-import { stemOf } from '../../process/stages';
 
 const nuts: AllergenKind[] = ['nuts', 'peanut'];
 const free = { ...CUPCAKE, id: 'free', count: 12, freeFrom: nuts, frosting: null } as Line;
@@ -39,7 +38,7 @@ describe('what is promised free of something', () => {
       [nutty, free],
     ]) {
       const day = dayOf(lines);
-      const packed = day.chores.find(({ chore }) => chore.lineIds[0] === 'free' && stemOf(chore) === 'pack');
+      const packed = day.chores.find(({ chore }) => chore.lineIds[0] === 'free' && chore.does === 'pack');
       const begun = day.chores
         .filter(({ chore }) => chore.kind === 'hands' && chore.lineIds.every((id) => id === 'nutty'))
         .map(({ startMin }) => startMin);
@@ -53,7 +52,7 @@ describe('what is promised free of something', () => {
     const chores = workOf(whole([free, nutty]), kitchen);
     expect(chores.filter(({ lineIds }) => lineIds.length > 1)).toEqual([]);
     const details = (stem: string) =>
-      chores.filter((one) => one.lineIds[0] === 'free' && stemOf(one) === stem).map(({ detail }) => detail);
+      chores.filter((one) => one.lineIds[0] === 'free' && one.does === stem).map(({ detail }) => detail);
     expect(details('mix')[0]).toMatch(/^Promised free of nuts and peanut\. Their own bowl/);
     expect(details('fill')[0]).toMatch(/own tin/);
     expect(details('pack')[0]).toMatch(/own box/);
@@ -90,10 +89,10 @@ describe('what is promised free of something', () => {
         { ...lot, id: 'kids', name: 'For the children', count: 14, toppings: [], freeFrom: nuts },
       ],
     } as Line;
-    const tops = workOf(whole([some]), kitchen).filter((one) => ['top', 'pack'].includes(stemOf(one)));
+    const tops = workOf(whole([some]), kitchen).filter((one) => ['top', 'pack'].includes(one.does));
     const said = tops.flatMap(({ detail }) => /^First the (\d+) "For the children"/.exec(detail)?.[1] ?? []);
     expect(tops.length).toBeGreaterThan(1);
-    const topped = tops.filter((one) => stemOf(one) === 'top');
+    const topped = tops.filter((one) => one.does === 'top');
     const first = topped.flatMap(({ detail }) => Number(/^First the (\d+)/.exec(detail)?.[1] ?? 0));
     expect(first.reduce((sum, one) => sum + one, 0)).toBe(14);
     expect(said.length).toBeGreaterThan(0);

@@ -1,5 +1,5 @@
+import type { ChoreDoes } from '../../model/choreDoes';
 import { againstPromise, promisedOfAll, type LinePlan } from '../../plan';
-import { stemOf } from '../../process/stages';
 import type { Chore, ChoreGap } from './chore';
 import { PROMISE, type OwnThing } from './promised.words';
 
@@ -71,8 +71,8 @@ function waitsOf(
   return new Map([...behind].map(([id, all]) => [id, new Set([...all].map(({ packId }) => packId))]));
 }
 
-/** What of a step has to be its own, by the step's stem. */
-const OWN_AT: Readonly<Record<string, OwnThing>> = {
+/** What of a step has to be its own, by what is done. */
+const OWN_AT: Readonly<Partial<Record<ChoreDoes, OwnThing>>> = {
   'weigh-out': 'bowl',
   mix: 'bowl',
   fill: 'tin',
@@ -94,7 +94,7 @@ const OWN_AT: Readonly<Record<string, OwnThing>> = {
   pack: 'box',
 };
 /** Steps at which lots differ: what comes before is the same for all pieces. */
-const FINISHES: ReadonlySet<string> = new Set([
+const FINISHES: ReadonlySet<ChoreDoes> = new Set<ChoreDoes>([
   'colour',
   'frost',
   'top',
@@ -122,18 +122,18 @@ export function promiseSteps(
   const beside = all.some((other) => other !== plan && againstPromise(plan, other).length > 0);
   let first = true;
   /** Pieces that have been through each kind of step, load by load. */
-  const through = new Map<string, number>();
+  const through = new Map<ChoreDoes, number>();
   return chores.map((chore) => {
-    const stem = stemOf(chore);
-    const own = OWN_AT[stem];
+    const { does } = chore;
+    const own = OWN_AT[does];
     if (chore.kind !== 'hands' || !own) return chore;
     const said: string[] = [];
     if (whole.length > 0 && (beside || first)) said.push(PROMISE.whole(whole, own));
     first = false;
-    if (FINISHES.has(stem)) {
+    if (FINISHES.has(does)) {
       const pieces = chore.pieces ?? line.count;
-      let skip = through.get(stem) ?? 0;
-      through.set(stem, skip + pieces);
+      let skip = through.get(does) ?? 0;
+      through.set(does, skip + pieces);
       let room = pieces;
       for (const { name, of, count } of some) {
         const here = Math.min(room, Math.max(0, count - skip));

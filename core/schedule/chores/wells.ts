@@ -44,9 +44,9 @@ export function wellsWork(
   if (loads === 0) return [];
   const { bake, cool, loadPlan, wellsOfTin, clocked } = plan.parts;
   if (!bake || !cool || !loadPlan || !clocked) throw new Error('invariant: what bakes in wells has loads');
-  work.part = PART.cake(work.idOf('cake'), plan.formula?.name ?? '');
+  work.part = PART.cake(work.partOf('cake'), plan.formula?.name ?? '');
   const settingC = bake.oven.setting.value;
-  const ahead = ['butter-out', 'eggs-out'].flatMap((id) => {
+  const ahead = (['butter-out', 'eggs-out'] as const).flatMap((id) => {
     const task = tasks.get(id);
     return task
       ? [
@@ -73,10 +73,11 @@ export function wellsWork(
   const turns: { readonly pieces: number; readonly after: readonly (string | ChoreGap)[] }[] = [];
   let before = 0;
   bowls.forEach((group, b) => {
-    const lastFill = work.idOf(`fill-${before + group.length}`);
+    const lastFill = work.idOf('fill', before + group.length);
     const ml = pieceMl * group.reduce((sum, one) => sum + one, 0);
     const mixed = mixing(taskIn(tasks, 'mix').takes, method, ml, mixableMl);
-    const mix = work.add(bowls.length > 1 ? `mix-${b + 1}` : 'mix', {
+    const mix = work.add('mix', {
+      nth: bowls.length > 1 ? b + 1 : null,
       kind: 'hands',
       label: CHORE.mix(b + 1, bowls.length, mixed.bowls).label,
       detail: METHODS[method].meaning,
@@ -89,19 +90,21 @@ export function wellsWork(
       const k = before;
       const tins = Math.ceil(pieces / (wellsOfTin ?? pieces));
       const again = k + loadPlan.tins - 1 < loads && k < loads;
-      const out = work.idOf(`out-${k}`);
-      const fill = work.add(`fill-${k}`, {
+      const out = work.idOf('out', k);
+      const fill = work.add('fill', {
+        nth: k,
         kind: 'hands',
         label: CHORE.fillTins(k, loads),
         detail: CHORE.fillTinsDetail,
         takes: byHandFigure(fillWell, pieces),
         holds: [HANDS, { of: { kind: 'tin', id: tinId }, units: tins, until: out }],
-        after: [within(mix, waitS), ...(k > 1 ? [work.idOf(`fill-${k - 1}`)] : [])],
+        after: [within(mix, waitS), ...(k > 1 ? [work.idOf('fill', k - 1)] : [])],
         pieces,
         load: k,
       });
       const last = k === loads && clocked.last ? clocked.last : clocked;
-      const load = work.add(`load-${k}`, {
+      const load = work.add('load', {
+        nth: k,
         kind: 'oven',
         label: CHORE.bake(k, loads),
         detail: CHORE.bakeDetail(pieces, Math.round(last.firstLook.value / 60)),
@@ -112,7 +115,8 @@ export function wellsWork(
         load: k,
         fresh: 1,
       });
-      const stand = work.add(`stand-${k}`, {
+      const stand = work.add('stand', {
+        nth: k,
         kind: 'wait',
         ...CHORE.stand,
         takes: fixedTime(IN_TIN.standS, CHORE.standBasis),
@@ -120,7 +124,8 @@ export function wellsWork(
         load: k,
       });
       const turnS = (HANDS_S.turnOutTin + (again ? HANDS_S.relineTin : 0)) * tins;
-      const turned = work.add(`out-${k}`, {
+      const turned = work.add('out', {
+        nth: k,
         kind: 'hands',
         ...CHORE.out(again),
         takes: byHand(turnS, CHORE.outBasis(tins, again)),
@@ -130,7 +135,8 @@ export function wellsWork(
       });
       // It has cooled in its tin for a while by then.
       const cooling = byFigure(cool.time, 'room');
-      const cooled = work.add(`cool-${k}`, {
+      const cooled = work.add('cool', {
+        nth: k,
         kind: 'wait',
         ...CHORE.cool,
         takes: { ...cooling, lengthS: Math.max(0, cooling.lengthS - IN_TIN.standS - turnS) },

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
+import type { ChoreDoes } from '../../../core/model/choreDoes';
 import type { Trouble } from '../../../core/bench/trouble';
 import type { RunDoc } from '../../../core/model/documents';
 import { finishing } from '../../../core/model/references';
@@ -175,8 +176,8 @@ function kindsOf(plan: LinePlan, vesselId: string): Kind[] {
   return out;
 }
 
-/** By the name of a step, what goes wrong at it. */
-const FITS: Readonly<Record<string, RegExp>> = {
+/** By what is done, what goes wrong at it. */
+const FITS: Readonly<Partial<Record<ChoreDoes, RegExp>>> = {
   'weigh-out': /^batter/,
   mix: /^batter/,
   fill: /^(batter|shell)/,
@@ -203,10 +204,10 @@ const FITS: Readonly<Record<string, RegExp>> = {
 export function Rescue({
   run,
   plan,
-  stem = null,
+  does = null,
 }: Part & {
   /** The step at which it happened: what fits it stands first. */
-  readonly stem?: string | null;
+  readonly does?: ChoreDoes | null;
 }) {
   const kitchen = useKitchen();
   const [open, setOpen] = useState(false);
@@ -215,7 +216,7 @@ export function Rescue({
   const there = kindsOf(plan, vesselId).filter(
     ({ id }) => vesselId !== '' || (id !== 'stuck' && id !== 'broken'),
   );
-  const fits = ({ id }: Kind) => (stem !== null && FITS[stem]?.test(id) ? 0 : 1);
+  const fits = ({ id }: Kind) => (does !== null && FITS[does]?.test(id) ? 0 : 1);
   const kinds = [...there].sort((a, b) => fits(a) - fits(b));
   return (
     <>
