@@ -5,6 +5,7 @@ import { planWhole, type LinePlan, type PlanFile, type RunPlan } from '../plan';
 import { bowlsOf, madeLines } from '../plan/bowls';
 import { someFile } from '../plan/test-utils/runs';
 import { groupingsOf, workOf, type Chore } from '../schedule/chores';
+import { mixesOf } from '../schedule/mixes';
 import { needsOf } from '../schedule/shopping';
 
 /** `DRAWS=50000` looks at as many, as `npm run torture` does. */
@@ -73,6 +74,28 @@ describe('all that tells of one run', () => {
       );
       const listed = bowlsOf(file.run, whole).map(({ batch }) => ({ ...batch, share: 1 }));
       expectSame(gramsOf(steps), gramsOf(listed));
+    });
+  });
+
+  it('mixes in the steps of its day all that each list weighs out, whatever is promised free first', () => {
+    holds(({ file, whole, chores }) => {
+      const timed = chores.map((chore) => ({ chore, startAt: '' }));
+      for (const { batch, lineId } of bowlsOf(file.run, whole)) {
+        if (lineId === null || batch.into !== undefined) continue;
+        const mixes = mixesOf(batch, whole, timed);
+        const mixedG = mixes.reduce((sum, one) => sum + one.massG, 0);
+        expect([batch.formula.id, mixedG / batch.mixed.value]).toEqual([
+          batch.formula.id,
+          expect.closeTo(1, 6),
+        ]);
+      }
+    });
+  });
+
+  it('asks in no warning for what the work does already', () => {
+    holds(({ whole }) => {
+      for (const { warnings } of madeLines(whole))
+        for (const { mend } of warnings) expect(mend).not.toMatch(/^Mix it in/);
     });
   });
 

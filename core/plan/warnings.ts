@@ -119,7 +119,6 @@ export function bowlWarnings(mixed: Ref<'g'>, density: Ref<'g/ml'>, kitchen: Kit
           litres: batterMl / 1000,
           bowl: largest?.name ?? null,
           bowlLitres: bowlMl / 1000,
-          bowls,
         }),
       ];
 }

@@ -16,7 +16,6 @@ export type WarningCase =
       readonly litres: number;
       readonly bowl: string | null;
       readonly bowlLitres: number;
-      readonly bowls: number;
     }
   | { readonly code: 'sheet runs over'; readonly highMm: number; readonly depthMm: number }
   | {
@@ -97,7 +96,7 @@ function warningWords(why: WarningCase): Fault {
     case 'batter waits':
       return {
         fault: `The last load's batter waits about ${Math.round(why.waitMin)} min; this one keeps its lift for about ${why.allowedMin}.`,
-        mend: 'Mix it in two bowls, the second while the first bakes, or bake in more tins at once.',
+        mend: 'The day mixes it in several bowls, the later ones while the first bakes.',
       };
     case 'scale too coarse':
       return {
@@ -109,7 +108,7 @@ function warningWords(why: WarningCase): Fault {
       const bowl = why.bowl === null ? 'a mixing bowl of usual size' : `"${why.bowl}"`;
       return {
         fault: `That is ${litres(why.litres)} of batter: more than ${bowl} of ${litres(why.bowlLitres)} mixes at once.`,
-        mend: `Mix it in ${why.bowls} bowls of the same weight${why.bowl === null ? ', or count your bowls under Kitchen' : ''}.`,
+        mend: `The day mixes it in several bowls.${why.bowl === null ? ' Count your bowls under Kitchen, and it goes by them.' : ''}`,
       };
     }
     case 'sheet runs over':

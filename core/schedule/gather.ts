@@ -5,6 +5,7 @@ import { bowlsOf, madeLines } from '../plan/bowls';
 import { warning } from '../plan/warnings.words';
 import { coldRoomOf } from './cold';
 import { dayOf, type TimedStep } from './day';
+import { mixesOf, type Mix } from './mixes';
 import type { RunDay } from './chores';
 import { coldWords, GATHER_TITLES, materialWords, preparationWords } from './gather.words';
 
@@ -28,6 +29,8 @@ export interface GatherGroup {
   /** Local time from which it is needed; null where the day does not say. */
   readonly at: string | null;
   readonly bowl: Bowl | null;
+  /** How the day mixes it, step by step; empty until the day is known, and for what is made at once. */
+  readonly mixes: readonly Mix[];
   readonly things: readonly Thing[];
 }
 
@@ -110,6 +113,7 @@ export function gatherOf(run: RunDoc, whole: RunPlan, day: RunDay | null = null)
       title: bowl.batch.formula.name,
       at: at(bowl.batch.lineIds, stage),
       bowl,
+      mixes: day && bowl.lineId !== null ? mixesOf(bowl.batch, whole, day.chores) : [],
       things: [],
     };
   });
@@ -120,7 +124,9 @@ export function gatherOf(run: RunDoc, whole: RunPlan, day: RunDay | null = null)
     const things = loose.filter((one) => one.use === use).map(({ thing }) => thing);
     if (things.length === 0) return [];
     const lineIds = things.map(({ lineId }) => lineId);
-    return [{ id: use, stage: use, title: GATHER_TITLES[use], at: at(lineIds, use), bowl: null, things }];
+    return [
+      { id: use, stage: use, title: GATHER_TITLES[use], at: at(lineIds, use), bowl: null, mixes: [], things },
+    ];
   };
   return [
     ...group('set out'),

@@ -1,6 +1,7 @@
 import { counted, plural } from '../quantity';
 import type { MaterialIs, Preparation } from '../plan';
 import type { ColdRoom } from './coldRoom';
+import type { Mix } from './mixes';
 
 const capital = (text: string): string => `${text[0]?.toUpperCase() ?? ''}${text.slice(1)}`;
 
@@ -124,3 +125,21 @@ export const COLD_FAULTS = {
     };
   },
 } as const;
+
+/** How the day mixes what one list weighs out; null where it is one bowl for all. @param when a local time in words */
+export function mixesWords(
+  mixes: readonly Mix[],
+  when: (at: string) => string,
+  forWords: (lineIds: readonly string[]) => string,
+): { readonly head: string; readonly each: readonly string[] } | null {
+  const bowls = mixes.reduce((sum, one) => sum + one.bowls, 0);
+  if (bowls < 2) return null;
+  return {
+    head: `The day mixes it in ${bowls} bowls. This list is all of them together; each step tells what its own takes.`,
+    each: mixes.map(({ startAt, lineIds, massG, bowls: n }) =>
+      [`${when(startAt)}: ${n > 1 ? `${n} bowls of {${massG / n} g}` : `{${massG} g}`}`, forWords(lineIds)]
+        .filter(Boolean)
+        .join(', '),
+    ),
+  };
+}

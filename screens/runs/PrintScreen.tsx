@@ -9,6 +9,7 @@ import { SECTION_WORDS } from '../../core/plan/sections.words';
 import { weighOut } from '../../core/plan/weighOut';
 import type { RunDay } from '../../core/schedule/chores';
 import { gatherOf, preparationsOf, type GatherGroup } from '../../core/schedule/gather';
+import { mixesWords } from '../../core/schedule/gather.words';
 import { inStyle, join, show } from '../../core/quantity';
 import { useNow } from '../../state/clock';
 import { runFileText } from '../../state/exchange';
@@ -26,7 +27,7 @@ import { PieceDrawing, useCutWords } from './LineCut';
 import { amountWords } from '../day/amountWords';
 import { lineName } from '../day/day.words';
 import { turnWords } from '../day/turns';
-import { pieceWords } from './words';
+import { linesWords, pieceWords } from './words';
 
 /** The run on paper: a sheet for each line and one list to gather by. Also saves it as a file. */
 export function PrintScreen({ id }: { readonly id: string }) {
@@ -232,14 +233,28 @@ function GatherSheet({
       ))}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space(4), rowGap: space(1.5) }}>
         {gatherOf(run, whole, day).map((group) => (
-          <GroupList key={group.id} group={group} whole={whole} />
+          <GroupList key={group.id} run={run} group={group} whole={whole} />
         ))}
       </View>
     </View>
   );
 }
 
-function GroupList({ group, whole }: { readonly group: GatherGroup; readonly whole: RunPlan }) {
+function GroupList({
+  run,
+  group,
+  whole,
+}: {
+  readonly run: RunDoc;
+  readonly group: GatherGroup;
+  readonly whole: RunPlan;
+}) {
+  const now = useNow(60_000);
+  const mixes = mixesWords(
+    group.mixes,
+    (at) => whenText(at, now),
+    (lineIds) => (run.lines.length < 2 ? '' : linesWords(run, lineIds)),
+  );
   const kitchen = useKitchen();
   const style = useNumberStyle();
   const { bowl, things } = group;
@@ -258,6 +273,10 @@ function GroupList({ group, whole }: { readonly group: GatherGroup; readonly who
   return (
     <View style={{ width: 300 }}>
       <Strong>{group.title}</Strong>
+      {mixes ? <Small>{mixes.head}</Small> : null}
+      {mixes?.each.map((one) => (
+        <Small key={one}>{inStyle(one, style)}</Small>
+      ))}
       {rows.map(({ key, name, amount }) => (
         <View key={key} style={{ flexDirection: 'row', justifyContent: 'space-between', gap: space(1) }}>
           <Body style={{ flex: 1 }}>{`☐  ${name}`}</Body>

@@ -1,4 +1,4 @@
-import type { Family, Line } from '../../core/model/documents';
+import type { Family, Line, RunDoc } from '../../core/model/documents';
 import type { MiniStyle } from '../../core/line/newLine';
 
 /** The families as they are called here, for one and for many. */
@@ -34,3 +34,10 @@ export function pieceWords(line: Line): string {
       return STYLE_WORDS[line.style].title;
   }
 }
+
+/** "24 cupcakes, 12 cake pops". */
+export const linesWords = ({ lines }: RunDoc, lineIds: readonly string[]): string =>
+  lines
+    .filter(({ id }) => lineIds.includes(id))
+    .map((line) => `${line.count} ${pieceWords(line)}`)
+    .join(', ');

@@ -23,8 +23,9 @@ export interface ChoreHold {
   readonly settingC?: number;
   /** Bakes in it, so many one after another, that sink where its door is opened before they have set. */
   readonly sets?: number;
-  /** What is mixed in a bowl, ml. */
+  /** What is mixed in a bowl, ml; and in how many of them, one after another, where it is not one. */
   readonly ml?: number;
+  readonly times?: number;
   /** Held on from this chore to the end of that one: a tin from filling to washing. */
   readonly until?: string;
 }

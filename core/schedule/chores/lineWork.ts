@@ -54,7 +54,7 @@ export function mixing(
     takes: byHandFigure(takes, bowls),
     holds: [
       HANDS,
-      { of: { kind: 'bowl' }, units: 1, ml: ml / bowls },
+      { of: { kind: 'bowl' }, units: 1, ml: ml / bowls, ...(bowls > 1 ? { times: bowls } : {}) },
       ...(STIRRED.has(method) ? [] : [one({ kind: 'mixer' })]),
     ],
   };

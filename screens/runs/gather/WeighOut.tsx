@@ -3,8 +3,9 @@ import type { RunDoc } from '../../../core/model/documents';
 import { readSteps } from '../../../core/formula';
 import { bowlsOf, tickKey, ticksOf, withTicks, type Bowl } from '../../../core/plan/bowls';
 import type { GatherGroup, Thing } from '../../../core/schedule/gather';
+import { mixesWords } from '../../../core/schedule/gather.words';
 import { weighOut } from '../../../core/plan/weighOut';
-import { join, show } from '../../../core/quantity';
+import { inStyle, join, show } from '../../../core/quantity';
 import { holderOf, type RunPlan } from '../../../state/plans';
 import { SHARED, changeRunOf, useKitchen, useNumberStyle, useScreen } from '../../../state/store';
 import { whenText } from '../../../state/time';
@@ -15,7 +16,7 @@ import { Steps } from '../../../ui/steps';
 import { Tap } from '../../../ui/tap';
 import { Body, Small, Strong } from '../../../ui/text';
 import { FONT, space, useTokens } from '../../../ui/theme';
-import { pieceWords } from '../words';
+import { linesWords } from '../words';
 
 /** Ticks a thing off, or on again. */
 export function toggle(run: RunDoc, key: string, what: string): void {
@@ -39,18 +40,31 @@ export function GroupCard(props: GroupProps) {
 
 /** For which lines a bowl is, where there is more than one line. */
 function useForWords({ run }: GroupProps): (lineIds: readonly string[]) => string {
-  return (lineIds) =>
-    run.lines.length < 2
-      ? ''
-      : `For ${run.lines
-          .filter(({ id }) => lineIds.includes(id))
-          .map((line) => `${line.count} ${pieceWords(line)}`)
-          .join(', ')}.`;
+  return (lineIds) => (run.lines.length < 2 ? '' : `For ${linesWords(run, lineIds)}.`);
 }
 
 function At({ group }: { readonly group: GatherGroup }) {
   const now = useNow(60_000);
   return group.at ? <Small>{`Needed from ${whenText(group.at, now)}.`}</Small> : null;
+}
+
+/** The list is one; where the day mixes it in several bowls, it says so. */
+function Mixes({ run, group }: GroupProps) {
+  const now = useNow(60_000);
+  const style = useNumberStyle();
+  const words = mixesWords(
+    group.mixes,
+    (at) => whenText(at, now),
+    (lineIds) => (run.lines.length < 2 ? '' : linesWords(run, lineIds)),
+  );
+  return words ? (
+    <View>
+      <Body>{words.head}</Body>
+      {words.each.map((one) => (
+        <Small key={one}>{inStyle(one, style)}</Small>
+      ))}
+    </View>
+  ) : null;
 }
 
 function BowlCard(props: GroupProps) {
@@ -75,6 +89,7 @@ function BowlCard(props: GroupProps) {
     <Card title={`Weigh out: ${batch.formula.name}`}>
       {words ? <Body>{words}</Body> : null}
       <At group={group} />
+      <Mixes {...props} />
       <Progress share={planned > 0 ? weighedG / planned : 0} />
       <Small>
         {`${done.length} of ${batch.ingredients.length} weighed, ${join(show(weighedG, 'g', style))} of ${join(show(planned, 'g', style))}`}
