@@ -343,11 +343,9 @@ describe('bench and logbook', () => {
 
   it('show running clocks of any run', () => {
     act(() =>
-      useDocuments
-        .getState()
-        .change('In', {
-          [`run/${RUN}`]: { ...run(), log: eventsOf({ ...clock, startedAt, endedAt: null }) },
-        }),
+      useDocuments.getState().change('In', {
+        [`run/${RUN}`]: { ...run(), log: eventsOf({ ...clock, startedAt, endedAt: null }) },
+      }),
     );
     open(<BenchScreen />);
     expect(words(screen.getByRole('timer'))).toMatch(/5:00/);

@@ -99,7 +99,9 @@ export function begin(run: RunDoc, chore: Chore, whole: RunPlan, of: string): vo
   const clocked = plan?.planned ? plan.parts.clocked : null;
   if (load === null || !plan?.planned || !clocked) {
     // Cake that is only baked for its crumb: its sheet or bowl has a first look of its own.
-    const baked = plan?.planned ? plan.parts.crumbBakes.find((one) => one.prefix === (chore.bake ?? '')) : undefined;
+    const baked = plan?.planned
+      ? plan.parts.crumbBakes.find((one) => one.prefix === (chore.bake ?? ''))
+      : undefined;
     const firstLook =
       chore.kind === 'oven' ? (baked?.sheet?.bake ?? baked?.microwave?.micro)?.firstLook : undefined;
     const clock = {

@@ -97,7 +97,10 @@ describe('files of the first version', () => {
     expect(steps.length).toBeGreaterThan(20);
     // What lines share never said whose it was.
     for (const { chore, does, lineIds } of steps)
-      expect([typeof does, lineIds ?? null]).toEqual(['string', /^made:/.test(String(chore)) ? null : ['line-1']]);
+      expect([typeof does, lineIds ?? null]).toEqual([
+        'string',
+        /^made:/.test(String(chore)) ? null : ['line-1'],
+      ]);
     expect(log.map(({ at }) => at)).toEqual(log.map(({ at }) => at).sort((a, b) => a - b));
   });
 

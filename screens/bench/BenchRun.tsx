@@ -162,7 +162,9 @@ function Idle({ run, view }: { readonly run: RunDoc; readonly view: RunStanding 
           ? `${first ? `“${first.label}” has to be ready first. ` : ''}Then: ${then.chore.label}, about ${hourText(then.at, view.now)}.`
           : 'Every step has been told. Close the run, and it stands in the logbook.'}
       </Body>
-      {lastActOf(run).length > 0 ? <QuietAction title="A step back" icon="undo" onPress={() => stepBack(run)} /> : null}
+      {lastActOf(run).length > 0 ? (
+        <QuietAction title="A step back" icon="undo" onPress={() => stepBack(run)} />
+      ) : null}
     </Card>
   );
 }

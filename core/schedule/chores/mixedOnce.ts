@@ -69,7 +69,9 @@ export function mixedOnce(chores: readonly Chore[], { key, lineIds, ml }: Shared
     };
   };
   const [first] = mixes;
-  const holds = (first?.holds ?? []).map((hold) => (hold.of.kind === 'bowl' ? { ...hold, ml, times: 1 } : hold));
+  const holds = (first?.holds ?? []).map((hold) =>
+    hold.of.kind === 'bowl' ? { ...hold, ml, times: 1 } : hold,
+  );
   return [
     ...(weighedOnce ? [one(weighs, 'weigh-out', weighs[0]?.holds ?? [])] : []),
     one(mixes, 'mix', holds),
