@@ -39,6 +39,11 @@ test('a whole batch at the desk by keyboard, from the wish to the closed log', a
 });
 
 test('a key pressed before the app stands is answered once it does', async ({ page }) => {
+  // The app's own scripts come late: so there is a moment in which only the served page stands.
+  await page.route(/\.js$/, async (route) => {
+    await new Promise((done) => setTimeout(done, 2000));
+    await route.continue();
+  });
   await page.goto('/', { waitUntil: 'commit' });
   await page.locator('#shell-places').waitFor();
   await page.keyboard.press('3');

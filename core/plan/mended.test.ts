@@ -244,7 +244,7 @@ describe('what is said', () => {
       kitchen: { bowls: [{ id: 'b', name: 'Bowl', owned: 1, volumeMl }] },
     });
     const said = (volumeMl: number) =>
-      warningsOf(plan(large, of(volumeMl))).filter(({ mend }) => /The day mixes it in several/.test(mend));
+      warningsOf(plan(large, of(volumeMl))).filter(({ fault }) => /mixes at once/.test(fault));
     expect(said(2000)).toHaveLength(1);
     expect(said(40_000)).toEqual([]);
   });

@@ -27,6 +27,15 @@ export interface WellTimes {
 
 /** Creamed with fat that is firm from the fridge; oil and soft spreads need no warming. */
 const FIRM_FATS = new Set(['butter', 'lard']);
+
+/** Butter and the like in a bowl, g. */
+export const firmFatG = (
+  ingredients: readonly { readonly line: ReadLine; readonly mass: { readonly value: number } }[],
+): number =>
+  ingredients.reduce(
+    (sum, { line, mass }) => sum + (line.ingredient && FIRM_FATS.has(line.ingredient.key) ? mass.value : 0),
+    0,
+  );
 const COLD_DAIRY = new Set(['milk', 'buttermilk', 'cream', 'yoghurt', 'sour cream', 'soft cheese']);
 
 /** What a batter takes from the fridge. */

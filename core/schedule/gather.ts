@@ -1,3 +1,4 @@
+import type { ChoreDoes } from '../model/choreDoes';
 import type { KitchenDoc, RunDoc } from '../model/documents';
 import type { Bowl, LinePlan, Material, RunPlan, TaskDoes, Use, Warning } from '../plan';
 import { holdsOfLine } from '../quantity/allergens';
@@ -6,7 +7,7 @@ import { warning } from '../plan/warnings.words';
 import { coldRoomOf } from './cold';
 import { dayOf, type TimedStep } from './day';
 import { mixesOf, type Mix } from './mixes';
-import type { RunDay } from './chores';
+import { workOf, type RunDay } from './chores';
 import { coldWords, GATHER_TITLES, materialWords, preparationWords } from './gather.words';
 
 /** A thing to set out that no bowl of a formula holds: chocolate to melt, sprinkles, sticks. */
@@ -150,8 +151,8 @@ const KINDS = {
   'cold bowl for cream': 'cold',
 } as const;
 
-/** Tasks that are begun ahead of the work so that something is warm by then. */
-const WARMS_UP: ReadonlySet<Does> = new Set<Does>(['butter out', 'eggs out']);
+/** Steps that are begun ahead of the work so that something is warm by then. */
+const WARMS_UP: ReadonlySet<ChoreDoes> = new Set<ChoreDoes>(['butter-out', 'eggs-out']);
 
 /** Times as they are written. */
 const inOrder = (a: string, b: string) => (a < b ? -1 : Number(a > b));
@@ -167,14 +168,13 @@ export function preparationsOf(whole: RunPlan, kitchen: KitchenDoc, day: RunDay 
     const known = out.get(id);
     if (!known || (at !== null && (known.at === null || at < known.at))) out.set(id, { id, kind, words, at });
   };
+  const chores = day ? day.chores : workOf(whole, kitchen).map((chore) => ({ chore, startAt: null }));
+  for (const { chore, startAt } of chores)
+    if (WARMS_UP.has(chore.does) && chore.ofRun === undefined)
+      add('warm up', `${chore.label}. ${chore.detail}`, startAt);
   for (const plan of madeLines(whole)) {
-    const alone = dayOf(plan);
-    const own = (day?.chores ?? []).filter(({ chore }) => chore.lineIds.includes(plan.line.id));
-    const startBy = own.map(({ startAt }) => startAt).sort()[0] ?? alone.startBy;
-    for (const { does, label, detail, startAt } of alone.steps) {
-      const inDay = own.find(({ chore }) => chore.kind === 'ahead' && chore.label === label);
-      if (WARMS_UP.has(does)) add('warm up', `${label}. ${detail}`, inDay?.startAt ?? startAt);
-    }
+    const own = chores.filter(({ chore }) => chore.lineIds.includes(plan.line.id));
+    const startBy = own.flatMap(({ startAt }) => startAt ?? []).sort()[0] ?? dayOf(plan).startBy;
     for (const preparation of plan.preparations)
       add(KINDS[preparation.do], preparationWords(preparation), startBy);
     const cold = coldRoomOf(plan, kitchen);

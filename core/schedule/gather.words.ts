@@ -53,7 +53,11 @@ export function materialWords(material: MaterialIs): MaterialWords {
     case 'filling':
       return say(material.what);
     case 'frosting':
-      return say(capital(material.kind));
+      return say(
+        capital(material.kind),
+        'Bought, or by a formula that this run does not know.',
+        `${material.kind}, bought or made`,
+      );
     case 'fondant':
       return say('Fondant', 'Covered until it is rolled.');
     case 'chocolate':
@@ -137,7 +141,7 @@ export function mixesWords(
   return {
     head: `The day mixes it in ${bowls} bowls. This list is all of them together; each step tells what its own takes.`,
     each: mixes.map(({ startAt, lineIds, massG, bowls: n }) =>
-      [`${when(startAt)}: ${n > 1 ? `${n} bowls of {${massG / n} g}` : `{${massG} g}`}`, forWords(lineIds)]
+      [`${when(startAt)}: ${n > 1 ? `${n} bowls of {${Math.round(massG / n)} g}` : `{${Math.round(massG)} g}`}`, forWords(lineIds)]
         .filter(Boolean)
         .join(', '),
     ),

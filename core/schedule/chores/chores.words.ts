@@ -65,9 +65,13 @@ export const CHORE = {
   }),
   soften: (name: string) => ({ label: `Beat ${name} soft again`, basis: 'About 3 min.' }),
   frostingThere: { label: 'Beat the frosting soft', detail: 'A stiff one tears the cake.' },
+  butterOut: (massG: number, name: string) => ({
+    label: 'Butter out',
+    detail: `{${Math.round(massG)} g} for ${name}. Soft at {18 °C} to {20 °C}: a finger leaves a dent and does not slide through.`,
+  }),
   frostingMade: (kind: FrostingKind) => ({
-    label: `Make the ${kind}`,
-    detail: HANDLED[kind] ?? 'Cakes have to be cool by the time it is ready.',
+    label: `Have the ${kind} ready`,
+    detail: `Bought, or made: choose its formula under Pieces, and what goes into it is weighed and bought here. ${HANDLED[kind] ?? 'Cakes have to be cool by the time it is ready.'}`,
   }),
   colour: (n: number) => ({
     label: n === 1 ? 'Colour and bag' : `Colour and bag, ${n} colours`,

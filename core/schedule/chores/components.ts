@@ -1,7 +1,10 @@
 import { readSteps } from '../../formula';
 import type { FrostingChoice, Line } from '../../model/documents';
+import type { FrostingKind } from '../../model/kinds';
 import type { Batch, RunPlan } from '../../plan';
 import { madeComponents } from '../../plan/bowls';
+import { firmFatG } from '../../plan/tasks';
+import { METHODS } from '../../process/batter.table';
 import { byHand, byUsual, fixedTime, type ChoreGap } from './chore';
 import { HANDS, Work, one, within, type Beside } from './lineWork';
 import {
@@ -35,7 +38,7 @@ export function componentsWork(
     work.part = PART.made(work.partOf('all'), batch.formula.name, keepsDays(batch, whole));
     const within = softWithinS(batch, whole);
     if (within !== null) soft.set(batch.formula.id, within);
-    const made = madeWork(work, batch, ready);
+    const made = madeWork(work, batch, whole, ready);
     const kept = (ahead[work.part.id] ?? 0) > 0 && within !== null;
     ready.set(batch.formula.id, kept ? softenWork(work, batch.formula.name, made) : made);
     chores.push(...work.chores);
@@ -52,13 +55,17 @@ export function componentsWork(
 const frostingOf = (line: Line): FrostingChoice | null =>
   ('frosting' in line && (line.frosting as FrostingChoice | null)) || null;
 
-/** How long a frosting can be spread after it is made or beaten again, s; null for what is none, or stays as it is. */
-function softWithinS({ makes, formula, lineIds }: Batch, whole: RunPlan): number | null {
-  const kinds = whole.lines.flatMap(({ line }) => {
+/** As what frostings of the run something is made. */
+const kindsOf = ({ formula, lineIds }: Batch, whole: RunPlan): FrostingKind[] =>
+  whole.lines.flatMap(({ line }) => {
     const frosting = lineIds.includes(line.id) ? frostingOf(line) : null;
     return frosting?.formulaId === formula.id ? [frosting.kind] : [];
   });
-  if (kinds.length === 0 && makes !== 'frosting') return null;
+
+/** How long a frosting can be spread after it is made or beaten again, s; null for what is none, or stays as it is. */
+function softWithinS(batch: Batch, whole: RunPlan): number | null {
+  const kinds = kindsOf(batch, whole);
+  if (kinds.length === 0 && batch.makes !== 'frosting') return null;
   const times = (kinds.length > 0 ? kinds : (['buttercream'] as const)).flatMap(
     (kind) => FROSTING_TIMES[kind].withinS ?? [],
   );
@@ -87,16 +94,29 @@ function softenWork(work: Work, name: string, made: ChoreGap): ChoreGap {
 }
 
 /** Days that something made keeps, by the shortest of what it is used as. */
-function keepsDays({ makes, formula, lineIds }: Batch, whole: RunPlan): number {
-  const kinds = whole.lines.flatMap(({ line }) => {
-    const frosting = lineIds.includes(line.id) ? frostingOf(line) : null;
-    return frosting?.formulaId === formula.id ? [FROSTING_KEEPS_DAYS[frosting.kind]] : [];
-  });
-  return Math.min(PART_KEEPS_DAYS[makes], ...kinds);
-}
+const keepsDays = (batch: Batch, whole: RunPlan): number =>
+  Math.min(PART_KEEPS_DAYS[batch.makes], ...kindsOf(batch, whole).map((kind) => FROSTING_KEEPS_DAYS[kind]));
 
-function madeWork(work: Work, batch: Batch, ready: ReadonlyMap<string, ChoreGap>): ChoreGap {
+/** Frostings whose butter is beaten soft: it stands out of the fridge before. */
+const OF_SOFT_BUTTER: ReadonlySet<FrostingKind> = new Set<FrostingKind>([
+  'buttercream',
+  'meringue buttercream',
+  'soft cheese',
+]);
+
+function madeWork(work: Work, batch: Batch, whole: RunPlan, ready: ReadonlyMap<string, ChoreGap>): ChoreGap {
   const { formula, ingredients, parts } = batch;
+  const butterG = kindsOf(batch, whole).some((kind) => OF_SOFT_BUTTER.has(kind)) ? firmFatG(ingredients) : 0;
+  const soft =
+    butterG > 0
+      ? [
+          work.add('butter-out', {
+            kind: 'ahead',
+            ...CHORE.butterOut(butterG, formula.name),
+            takes: fixedTime(METHODS.creamed.butterOutMin * 60, CHORE.usual),
+          }),
+        ]
+      : [];
   const steps = readSteps(
     formula.steps ?? '',
     ingredients.map(({ line }) => line),
@@ -114,7 +134,7 @@ function madeWork(work: Work, batch: Batch, ready: ReadonlyMap<string, ChoreGap>
     uses: ['shared'],
     holds: batch.makes === 'frosting' ? [HANDS, one({ kind: 'mixer' })] : [HANDS],
     takes: byHand(weighMin * 60 + makeMin * 60, CHORE.madeBasis(weighMin, Math.round(makeMin))),
-    after: parts.flatMap(({ formulaId }) => ready.get(formulaId) ?? []),
+    after: [...soft, ...parts.flatMap(({ formulaId }) => ready.get(formulaId) ?? [])],
     fresh: 0.5,
   });
   const restMin = minutes(true);

@@ -1,4 +1,5 @@
 import { taskWords, type LinePlan } from '../../plan';
+import { firmFatG } from '../../plan/tasks';
 import { METHODS } from '../../process/batter.table';
 import { byFigure, byHand, byHandFigure, fixedTime, type ChoreGap } from './chore';
 import type { Finishing } from './finish';
@@ -46,13 +47,15 @@ export function wellsWork(
   if (!bake || !cool || !loadPlan || !clocked) throw new Error('invariant: what bakes in wells has loads');
   work.part = PART.cake(work.partOf('cake'), plan.formula?.name ?? '');
   const settingC = bake.oven.setting.value;
+  const { bowl } = plan.parts;
+  const butterG = bowl ? firmFatG(bowl.ingredients) * (bowl.own.value / bowl.mixed.value) : 0;
   const ahead = (['butter-out', 'eggs-out'] as const).flatMap((id) => {
     const task = tasks.get(id);
     return task
       ? [
           work.add(id, {
             kind: 'ahead',
-            ...taskWords(task),
+            ...(id === 'butter-out' ? CHORE.butterOut(butterG, plan.formula?.name ?? '') : taskWords(task)),
             takes: { ...fixedTime(task.takes.value, ''), figureId: task.takes.id },
           }),
         ]
