@@ -141,7 +141,10 @@ export function mixesWords(
   return {
     head: `The day mixes it in ${bowls} bowls. This list is all of them together; each step tells what its own takes.`,
     each: mixes.map(({ startAt, lineIds, massG, bowls: n }) =>
-      [`${when(startAt)}: ${n > 1 ? `${n} bowls of {${Math.round(massG / n)} g}` : `{${Math.round(massG)} g}`}`, forWords(lineIds)]
+      [
+        `${when(startAt)}: ${n > 1 ? `${n} bowls of {${Math.round(massG / n)} g}` : `{${Math.round(massG)} g}`}`,
+        forWords(lineIds),
+      ]
         .filter(Boolean)
         .join(', '),
     ),
