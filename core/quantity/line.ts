@@ -133,7 +133,7 @@ export function readLine(
   return chosen ? read : (behindUnknown(asked, text, read) ?? read);
 }
 
-/** Words that can lead to a thing and are never one: any other word may be what is meant, and is told as not known. */
+/** Words that can lead to a thing and are never one. All other words may be what is meant, and are told as not known. */
 const LEADS =
   /^(?:(?:you|we|i|it|this|will|ll|need|needs|takes?|wants?|have|get|another|a|an|the|some|more|further|extra|last|first|next|of|which|for|and|also|rest|remaining)\b[\s,:]*)+$/i;
 

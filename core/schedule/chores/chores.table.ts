@@ -49,7 +49,7 @@ export const HANDS_S = {
   beatBought: 180,
 } as const;
 
-/** By the name of a chore, what somebody who does it can do; plain work where it is not named. */
+/** What somebody who does a step can do, by what is done; plain work where it is not named. */
 export const SKILL_OF: Readonly<Partial<Record<ChoreDoes, Skill>>> = {
   'weigh-out': 'bake',
   mix: 'bake',
