@@ -45,7 +45,7 @@ const OF_LOADS: ReadonlySet<BenchEvent['what']> = new Set<OfLoad['what']>([
 export const isOfLoad = (event: BenchEvent): event is OfLoad => OF_LOADS.has(event.what);
 
 /** A look with which a load comes out. */
-export const endsLoad = (result: LookResult): boolean => result === 'done' || result === 'over';
+const endsLoad = (result: LookResult): boolean => result === 'done' || result === 'over';
 
 /** A log is never changed in place: what it comes to is worked out once. */
 const known = new WeakMap<Log, readonly BakeClock[]>();

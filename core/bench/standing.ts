@@ -45,7 +45,8 @@ const clockOf = (chore: Chore, clocks: readonly BakeClock[]): BakeClock | null =
 export function benchOf(run: Pick<RunDoc, 'log'>, chores: readonly Chore[], now: number): Bench {
   const state = benchStateOf(run.log ?? []);
   const standing = new Map<string, Standing>();
-  for (const chore of chores) standing.set(chore.id, byItself(chore, clocksIn(run), state, now));
+  const clocks = clocksIn(run);
+  for (const chore of chores) standing.set(chore.id, byItself(chore, clocks, state, now));
   // What is left of a line that is done is no work any more: of a step for several lines, all of them have to be.
   for (const chore of chores) {
     const at = chore.lineIds.map((id) => state.closedLines.get(id)?.at ?? null);

@@ -43,10 +43,9 @@ export function stepCautions(
   plan: LinePlan,
   { components }: Pick<RunPlan, 'components'>,
 ): string[] {
-  const { does } = chore;
+  const { does, makes } = chore;
   const made = components?.batches.filter(({ lineIds }) => lineIds.includes(plan.line.id)) ?? [];
   const boils = made.filter(({ formula }) => SYRUP.test(formula.name) || SYRUP.test(formula.steps ?? ''));
-  const { makes } = chore;
   const here = made.find(({ id }) => id === makes);
   const { frosting, filling } = plan.line as {
     readonly frosting?: FrostingChoice | null;

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { readFileSync, readdirSync } from 'node:fs';
 import { FAMILY_FILES } from '../../demo/families';
 import { clocksIn } from '../bench/clocksIn';
@@ -102,6 +103,40 @@ describe('files of the first version', () => {
         /^made:/.test(String(chore)) ? null : ['line-1'],
       ]);
     expect(log.map(({ at }) => at)).toEqual(log.map(({ at }) => at).sort((a, b) => a - b));
+  });
+
+  it('of the third version keep every load and every look, whatever its name and however many there are', () => {
+    const at = fc.integer({ min: 1_000_000, max: 1_000_400 });
+    const look = fc.record({ at, result: fc.constantFrom('not yet', 'nearly') });
+    const clock = fc.record({
+      id: fc.oneof(
+        fc.constantFrom('c', 'a'.repeat(79), `${'a'.repeat(79)}b`),
+        fc.stringMatching(/^[a-z]{1,80}$/),
+      ),
+      lineId: fc.constant('line-1'),
+      load: fc.integer({ min: 1, max: 9 }),
+      pieces: fc.integer({ min: 1, max: 99 }),
+      startedAt: fc.constant(999_000),
+      firstLookS: fc.constant(900),
+      expectedS: fc.constant(1200),
+      latestS: fc.constant(1500),
+      looks: fc.array(look, { maxLength: 5 }),
+      endedAt: fc.option(fc.constant(1_000_500)),
+    });
+    const old = JSON.parse(readFileSync(`${__dirname}/fixtures/v3/baked.run-doc.json`, 'utf8')) as object;
+    fc.assert(
+      fc.property(fc.array(clock, { maxLength: 6 }), (clocks) => {
+        const read = readDocument({ ...old, clocks });
+        if (!read.ok || read.value.kind !== 'run') throw new Error(JSON.stringify(read));
+        const kept = (
+          of: readonly Pick<(typeof clocks)[number], 'load' | 'pieces' | 'looks' | 'endedAt'>[],
+        ) =>
+          of.map(({ load, pieces, looks, endedAt }) =>
+            [load, pieces, endedAt, ...looks.map((one) => one.at).sort((a, b) => a - b)].join(),
+          );
+        expect(kept(clocksIn(read.value) as never).sort()).toEqual(kept(clocks).sort());
+      }),
+    );
   });
 
   it.each(['evening', 'pops'])(

@@ -115,59 +115,67 @@ function placesTo4(place: unknown): Json[] {
   });
 }
 
+/** An id is no longer than 80 letters; what is told of a load has its id with so much behind it. */
+const ID_ROOM = 40;
+
+/** Ids of version 4, by what they come from: the same on every device, and no two alike in one run. */
+class NewIds {
+  constructor(private readonly taken: Set<unknown>) {}
+
+  of(wanted: string): string {
+    let id = wanted;
+    for (let n = 2; this.taken.has(id); n += 1) id = `${wanted}~${n}`;
+    this.taken.add(id);
+    return id;
+  }
+}
+
 /** A load's clock as version 3 kept it beside the log, as what was told of it. */
-function clockTo4(clock: unknown): unknown[] {
+function clockTo4(clock: unknown, ids: NewIds): unknown[] {
   if (!isObject(clock)) return [clock];
-  const { id, lineId, load, pieces, startedAt, firstLookS, expectedS, latestS } = clock;
+  const { lineId, load, pieces, startedAt, firstLookS, expectedS, latestS } = clock;
+  const own = String(clock.id);
+  const loadId = ids.of(own.length > ID_ROOM ? `${own.slice(0, ID_ROOM - 10)}${sumOf(own)}` : own);
   const looks: unknown[] = Array.isArray(clock.looks) ? clock.looks : [];
   const places = placesTo4(clock.place);
-  const loadId = id;
   const told = Object.fromEntries(
     ['inside', 'airC', 'confirmed'].flatMap((key) => (clock[key] === undefined ? [] : [[key, clock[key]]])),
   );
-  const seen = looks.map((look, i) =>
-    isObject(look) ? { ...look, id: `${String(id)}-look${i + 1}`, what: 'looked', loadId } : look,
+  const seen = looks.map((look) =>
+    isObject(look)
+      ? { ...look, id: ids.of(`${loadId}-look-${String(look.at)}`), what: 'looked', loadId }
+      : look,
   );
-  const out = looks.some((look) => isObject(look) && (look.result === 'done' || look.result === 'over'));
+  const isOut = looks.some((look) => isObject(look) && (look.result === 'done' || look.result === 'over'));
   const at = typeof clock.endedAt === 'number' ? clock.endedAt : startedAt;
+  const of = { lineId, load, pieces, firstLookS, expectedS, latestS };
   return [
-    {
-      id,
-      at: startedAt,
-      what: 'load in',
-      lineId,
-      load,
-      pieces,
-      firstLookS,
-      expectedS,
-      latestS,
-      ...(places.length > 0 ? { places } : {}),
-    },
+    { id: loadId, at: startedAt, what: 'load in', ...of, ...(places.length > 0 ? { places } : {}) },
     ...seen,
-    ...(clock.endedAt === null || clock.endedAt === undefined || out
+    ...(typeof clock.endedAt !== 'number' || isOut
       ? []
-      : [{ id: `${String(id)}-out`, at, what: 'load out', loadId }]),
+      : [{ id: ids.of(`${loadId}-out`), at, what: 'load out', loadId }]),
     ...(Object.keys(told).length > 0
-      ? [{ id: `${String(id)}-told`, at, what: 'load told', loadId, ...told }]
+      ? [{ id: ids.of(`${loadId}-told`), at, what: 'load told', loadId, ...told }]
       : []),
   ];
 }
+
+/** A number of a text, in letters: enough to tell long ids apart. */
+const sumOf = (text: string): string =>
+  [...text].reduce((sum, one) => (sum * 31 + (one.codePointAt(0) ?? 0)) % 2 ** 32, 7).toString(36);
 
 /** Version 3 kept loads apart from the log, and said what a step was in its name only. */
 function runTo4(doc: Json): Json {
   const { clocks, log, ...rest } = doc;
   const events: unknown[] = Array.isArray(log) ? log : [];
   const loads: unknown[] = Array.isArray(clocks) ? clocks : [];
+  const ids = new NewIds(new Set(events.map((event) => (isObject(event) ? event.id : undefined))));
   const atOf = (event: unknown) => (isObject(event) && typeof event.at === 'number' ? event.at : 0);
-  const all = [
-    ...events.map((event) => (isObject(event) ? { ...event, ...stepTo4(event.chore) } : event)),
-    ...loads.flatMap(clockTo4),
-  ];
-  return {
-    ...rest,
-    version: 4,
-    ...(all.length > 0 ? { log: loads.length > 0 ? all.sort((a, b) => atOf(a) - atOf(b)) : all } : {}),
-  };
+  const told = events.map((event) => (isObject(event) ? { ...event, ...stepTo4(event.chore) } : event));
+  const all = [...told, ...loads.flatMap((clock) => clockTo4(clock, ids))];
+  if (loads.length > 0) all.sort((a, b) => atOf(a) - atOf(b));
+  return { ...rest, version: 4, ...(all.length > 0 ? { log: all } : {}) };
 }
 
 const pieceTo3 = (doc: Json): Json => ({ ...doc, version: 3, line: lineTo3(doc.line) });

@@ -110,7 +110,7 @@ export const runSchema = z.looseObject({
   closed: closedSchema.nullable().default(null),
   events: z.array(eventSchema).max(1000).optional(),
   /** What happened at the bench, in its order: the only record of it. */
-  log: z.array(benchEventSchema).max(20_000).optional(),
+  log: z.array(benchEventSchema).max(250_000).optional(),
   /** Figure id → what was weighed of the bowls that lines share: fillings, frostings, coats. */
   measured: measuredValues.optional(),
   /** What was said to be there when the run was wished for: it is not bought. */

@@ -71,7 +71,7 @@ export const CHORE = {
   }),
   frostingMade: (kind: FrostingKind) => ({
     label: `Have the ${kind} ready`,
-    detail: `Bought, or made: choose its formula under Pieces, and what goes into it is weighed and bought here. ${HANDLED[kind] ?? 'Cakes have to be cool by the time it is ready.'}`,
+    detail: `Bought, or made: with a formula chosen under Pieces, its butter and sugar stand in the lists too. ${HANDLED[kind] ?? 'Cakes have to be cool by the time it is ready.'}`,
   }),
   colour: (n: number) => ({
     label: n === 1 ? 'Colour and bag' : `Colour and bag, ${n} colours`,
