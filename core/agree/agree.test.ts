@@ -80,9 +80,10 @@ describe('all that tells of one run', () => {
   it('mixes in the steps of its day all that each list weighs out, whatever is promised free first', () => {
     holds(({ file, whole, chores }) => {
       const timed = chores.map((chore) => ({ chore, startAt: '' }));
-      for (const { batch, lineId } of bowlsOf(file.run, whole)) {
+      for (const bowl of bowlsOf(file.run, whole)) {
+        const { batch, lineId } = bowl;
         if (lineId === null || batch.into !== undefined) continue;
-        const mixes = mixesOf(batch, whole, timed);
+        const mixes = mixesOf(bowl, whole, timed);
         const mixedG = mixes.reduce((sum, one) => sum + one.massG, 0);
         expect([batch.formula.id, mixedG / batch.mixed.value]).toEqual([
           batch.formula.id,

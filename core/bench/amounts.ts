@@ -2,6 +2,7 @@ import type { ChoreDoes } from '../model/choreDoes';
 import type { Batch, LinePlan, RunPlan } from '../plan';
 import { madeLines } from '../plan/bowls';
 import type { Chore } from '../schedule/chores/chore';
+import { mlOf } from '../schedule/mixes';
 
 /** What a chore is done with: bowls weighed out by formula, and figures of its lines. */
 export interface Amounts {
@@ -52,9 +53,16 @@ export function amountsOf(chore: Chore, chores: readonly Chore[], whole: RunPlan
     (one) => one.does === 'mix' && !same(one) && chore.lineIds.every((id) => one.lineIds.includes(id)),
   );
   const told = does === 'weigh-out' ? !sharedMix : WEIGHED.has(does) && !apart;
+  // A line that mixes several bowls weighs each for itself: what is weighed apart is the first of them.
+  const mixes = chores.filter((one) => one.does === 'mix' && same(one) && one.bake === chore.bake);
+  const at = does === 'weigh-out' ? 0 : mixes.findIndex(({ id }) => id === chore.id);
+  const several = WEIGHED.has(does) && at >= 0 && mixes.length > 1;
+  const part = several ? mlOf(mixes[at] ?? chore) / mixes.reduce((sum, one) => sum + mlOf(one), 0) : 1;
+  const batches =
+    told || (several && at > 0) ? onceEach(plans.flatMap((plan) => batchesFor(plan, chore, whole))) : [];
   const wanted = FIGURES[does];
   return {
-    batches: told ? onceEach(plans.flatMap((plan) => batchesFor(plan, chore, whole))) : [],
+    batches: batches.map(({ batch, share }) => ({ batch, share: share * part })),
     figures: wanted ? plans.flatMap((plan) => figuresOf(plan, wanted)) : [],
   };
 }

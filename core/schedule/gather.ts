@@ -114,7 +114,7 @@ export function gatherOf(run: RunDoc, whole: RunPlan, day: RunDay | null = null)
       title: bowl.batch.formula.name,
       at: at(bowl.batch.lineIds, stage),
       bowl,
-      mixes: day && bowl.lineId !== null ? mixesOf(bowl.batch, whole, day.chores) : [],
+      mixes: day && bowl.lineId !== null ? mixesOf(bowl, whole, day.chores) : [],
       things: [],
     };
   });

@@ -1,5 +1,7 @@
 import { FAMILY_FILES } from '../../demo/families';
+import { amountsOf } from '../bench/amounts';
 import { planWhole } from '../plan';
+import { bowlsOf } from '../plan/bowls';
 import { inStyle } from '../quantity';
 import { dayOfRun, workOf, type DayFile } from './chores';
 import { gatherOf, preparationsOf } from './gather';
@@ -41,12 +43,29 @@ describe('what is weighed out by one list and mixed in several bowls', () => {
     expect(inStyle(words?.each[0] ?? '')).toMatch(/^\d\d:\d\d: .*\d+ g$/);
   });
 
+  it('is weighed for each bowl at its own step: the first apart, the others as they are mixed', () => {
+    const chores = workOf(whole, file.kitchen);
+    const steps = chores.flatMap((chore) =>
+      ['weigh-out', 'mix'].includes(chore.does)
+        ? [{ does: chore.does, parts: amountsOf(chore, chores, whole).batches.map(({ share }) => share) }]
+        : [],
+    );
+    const mixed = steps.filter(({ does }) => does === 'mix');
+    expect(mixed.length).toBeGreaterThan(1);
+    const [weighed] = steps.filter(({ does }) => does === 'weigh-out');
+    expect(weighed?.parts).toHaveLength(1);
+    expect(mixed[0]?.parts).toEqual([]);
+    for (const { parts } of mixed.slice(1)) expect(parts).toHaveLength(1);
+    const all = steps.flatMap(({ parts }) => parts).reduce((sum, one) => sum + one, 0);
+    expect(all).toBeCloseTo(1, 9);
+  });
+
   it('says nothing where one bowl holds it all', () => {
     const few = many(24, 20_000);
     const chores = workOf(planWhole(few), few.kitchen).map((chore) => ({ chore, startAt: '' }));
-    const [plan] = planWhole(few).lines;
-    if (!plan?.planned || !plan.formula) throw new Error('it can be planned');
-    const mixes = mixesOf({ formula: plan.formula, lineIds: [plan.line.id] }, planWhole(few), chores);
+    const [only] = bowlsOf(few.run, planWhole(few));
+    if (!only) throw new Error('something is weighed out');
+    const mixes = mixesOf(only, planWhole(few), chores);
     expect(mixes).toMatchObject([{ bowls: 1 }]);
     expect(
       mixesWords(
