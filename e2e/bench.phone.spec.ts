@@ -53,12 +53,12 @@ test('a late step is told, what follows moves, and a line goes to somebody else'
   await page.reload();
   await benchThere(page);
   await expect(page.getByText(/^In time/)).toBeVisible();
-  const first = await page.getByRole('button', { name: ACTION }).last().innerText();
   await page.getByRole('button', { name: ACTION }).last().click();
   await page.clock.setSystemTime(new Date('2026-11-28T13:30:00'));
   await page.reload();
   await expect(page.getByText(/^Late: ready about .* after the hour/)).toBeVisible({ timeout: 30_000 });
-  await expect(page.getByRole('button', { name: first, exact: true })).toHaveCount(0);
+  // Two lines may have a step of one name: what was told is there to be taken back.
+  await expect(page.getByRole('button', { name: 'A step back' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'What would give time?' })).toBeVisible();
   const away = page.getByRole('button', { name: 'Somebody else does this line' });
   const was = await page.getByRole('button', { name: ACTION }).last().innerText();

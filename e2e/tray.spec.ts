@@ -121,6 +121,8 @@ test('a tray of cupcakes, from a pasted formula to a baked and undone batch', as
 
   await test.step('8. bake: the clock shows its three times, survives a reload, keeps each look', async () => {
     await page.getByRole('tab', { name: 'Bench' }).click();
+    // What is in hand stands above the loads, and comes once the day is worked out.
+    await expect(page.getByText(/^In time/)).toBeVisible({ timeout: 30_000 });
     await page.getByRole('button', { name: /^Load 1 in/ }).click();
     const timer = page.getByRole('timer');
     await expect(timer).toContainText(/1[5-9]:\d\d|2[0-2]:\d\d/);

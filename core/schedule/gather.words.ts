@@ -1,9 +1,19 @@
 import { counted, plural } from '../quantity';
+import type { FrostingKind } from '../model/kinds';
 import type { MaterialIs, Preparation } from '../plan';
 import type { ColdRoom } from './coldRoom';
 import type { Mix } from './mixes';
 
 const capital = (text: string): string => `${text[0]?.toUpperCase() ?? ''}${text.slice(1)}`;
+
+/** Frostings that a shop has ready to spread; the others are made, and stand for no more than minutes or hours. */
+export const BOUGHT_READY: ReadonlySet<FrostingKind> = new Set<FrostingKind>([
+  'buttercream',
+  'meringue buttercream',
+  'ganache',
+  'soft cheese',
+  'glaze',
+]);
 
 export const GATHER_TITLES = {
   'set out': 'Set out',
@@ -55,8 +65,12 @@ export function materialWords(material: MaterialIs): MaterialWords {
     case 'frosting':
       return say(
         capital(material.kind),
-        'Bought, or by a formula that this run does not know.',
-        `${material.kind}, bought or made`,
+        BOUGHT_READY.has(material.kind)
+          ? 'Bought, or by a formula that this run does not know.'
+          : 'By a formula that this run does not know.',
+        BOUGHT_READY.has(material.kind)
+          ? `${material.kind}, bought or made`
+          : `what goes into the ${material.kind}`,
       );
     case 'fondant':
       return say('Fondant', 'Covered until it is rolled.');

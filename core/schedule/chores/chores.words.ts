@@ -1,4 +1,5 @@
 import { CAKE_KEEPS_DAYS, DOUGH_KEEPS_DAYS } from './chores.table';
+import { BOUGHT_READY } from '../gather.words';
 import type { FrostingKind } from '../../model/kinds';
 import type { Part } from './chore';
 
@@ -70,8 +71,14 @@ export const CHORE = {
     detail: `{${Math.round(massG)} g} for ${name}. Soft at {18 °C} to {20 °C}: a finger leaves a dent and does not slide through.`,
   }),
   frostingMade: (kind: FrostingKind) => ({
-    label: `Have the ${kind} ready`,
-    detail: `Bought, or made: with a formula chosen under Pieces, its butter and sugar stand in the lists too. ${HANDLED[kind] ?? 'Cakes have to be cool by the time it is ready.'}`,
+    label: BOUGHT_READY.has(kind) ? `Have the ${kind} ready` : `Make the ${kind}`,
+    detail: [
+      BOUGHT_READY.has(kind) ? 'Bought, or made.' : '',
+      'With a formula chosen under Pieces, what goes into it stands in the lists too.',
+      HANDLED[kind] ?? 'Cakes have to be cool by the time it is ready.',
+    ]
+      .filter(Boolean)
+      .join(' '),
   }),
   colour: (n: number) => ({
     label: n === 1 ? 'Colour and bag' : `Colour and bag, ${n} colours`,
