@@ -33,7 +33,7 @@ async function startLoad(page: Page): Promise<void> {
 /** The day of five lines is worked out beside the page. */
 const dayThere = async (page: Page): Promise<void> => {
   await page.getByText('Latest safe start').waitFor({ timeout: 30_000 });
-  await page.getByText(/^Looking for a better/).waitFor({ state: 'detached', timeout: 60_000 });
+  await page.getByText(/Looking for a better/).waitFor({ state: 'detached', timeout: 60_000 });
 };
 
 const startKnown = (page: Page): Promise<void> =>

@@ -42,7 +42,7 @@ export function DayState({ run, view }: { readonly run: RunDoc; readonly view: D
     );
   if (share !== null)
     return (
-      <View role="status">
+      <View role="status" style={{ gap: 8 }}>
         <Small>
           {day
             ? `A day that works is shown. Looking for a better one, ${Math.round(share * 100)} %.`
