@@ -153,7 +153,7 @@ export function mixesWords(
   const bowls = mixes.reduce((sum, one) => sum + one.bowls, 0);
   if (bowls < 2) return null;
   return {
-    head: `The day mixes it in ${bowls} bowls. This list is all of them together; each step tells what its own takes.`,
+    head: `The day mixes it in ${bowls} bowls. This list is all of them together; at the bench each step has its own amounts.`,
     each: mixes.map(({ startAt, lineIds, massG, bowls: n }) =>
       [
         `${when(startAt)}: ${n > 1 ? `${n} bowls of {${Math.round(massG / n)} g}` : `{${Math.round(massG)} g}`}`,
