@@ -104,19 +104,25 @@ export async function benchKills(
   const chance = chanceOf(17);
   /** A browser that has the bench, and what is kept in it; one that does not answer is killed and opened once more. */
   const reopened = async (): Promise<readonly [BrowserContext, Page, string[]]> => {
-    for (let tries = 0; ; tries += 1)
+    for (let tries = 0; ; tries += 1) {
+      let seen: Page | null = null;
       try {
         const own = await within('opening', open());
         const shown = own.pages()[0] ?? (await within('a page', own.newPage()));
+        seen = shown;
         await within('going there', shown.goto(base + PATH));
         await within('the bench', there(shown));
         return [own, shown, await within('reading what is kept', kept(shown, texts))];
       } catch (fault) {
         process.stdout.write(`  ${String(fault).split('\n')[0] ?? ''}\n`);
+        // What stands there instead tells whether the browser or the app is at fault.
+        const instead = seen && (await within('reading', seen.innerText('body'), 5000).catch(() => ''));
+        process.stdout.write(`  there stands: ${(instead ?? '').replace(/\s+/g, ' ').slice(0, 600)}\n`);
         note('browsers that did not answer and were opened once more', 'seen');
         kill();
         if (tries >= 3) throw fault;
       }
+    }
   };
   let [context, page, before] = await reopened();
   for (let i = 0; i < kills; i += 1) {

@@ -2,7 +2,7 @@ import type { FormulaDoc, KitchenDoc, Line, RunDoc } from '../model/documents';
 import { doughIn } from '../model/references';
 import { choose, edit, newLine, type Choice } from '../line';
 import type { BinderKind, ChocolateKind } from '../model/kinds';
-import { BACKWARDS, MISSING } from './backwards.words';
+import { BACKWARDS, MISSING, WITH_MORE } from './backwards.words';
 import type { LinePlan } from './linePlan';
 import { planRun } from './plan';
 
@@ -36,7 +36,6 @@ export interface BackwardsOffer {
   readonly missing: readonly MissingThing[];
   /** Of the cake and the biscuit, what the offer uses, 0 to 1. */
   readonly usedShare: number;
-  readonly limitedBy: string | null;
 }
 
 interface Candidate {
@@ -73,6 +72,10 @@ export function offersFrom(
   );
 }
 
+/**
+ * Of a candidate what can be made with nothing missing, which keeps what is on the table as its limit; and, where the dough
+ * makes more than that, the whole of it with what is to be bought.
+ */
 function offerOf(
   { id, family, dressed }: Candidate,
   table: OnTheTable,
@@ -87,27 +90,52 @@ function offerOf(
     kitchen,
   });
   if (!made.ok) return [];
-  const free = edit(edit(made.line, choose(stocked(made.line, table))), choose(dressed));
-  // First as if chocolate and sticks were no limit: how many the dough makes.
-  const most = planOf(free, kitchen, formulas)?.parts.count.made.value ?? 0;
-  if (most < 1) return [];
-  const line = edit(free, choose({ count: most }));
-  const plan = planOf(line, kitchen, formulas);
-  const dough = plan?.parts.dough;
-  if (!plan || !dough) return [];
-  const left = plan.parts.doughLeft?.value ?? 0;
-  const ready = dough.ready.value;
-  return [
-    {
-      id,
-      title: BACKWARDS[id],
-      line,
-      count: plan.parts.count.made.value,
-      missing: missingOf(plan, table),
-      usedShare: table.cakeG + table.biscuitG > 0 && ready > 0 ? Math.max(0, 1 - left / ready) : 0,
-      limitedBy: plan.limits.find(({ limiting }) => limiting)?.words ?? null,
-    },
-  ];
+  const free = edit(
+    edit(edit(made.line, choose(stocked(made.line, table))), choose(dressed)),
+    choose({ sticksOnHand: null }),
+  );
+  const offer = (asked: Line, bought: boolean): BackwardsOffer[] => {
+    const count = planOf(asked, kitchen, formulas)?.parts.count.made.value ?? 0;
+    if (count < 1) return [];
+    const line = edit(asked, choose({ count }));
+    const plan = planOf(line, kitchen, formulas);
+    const dough = plan?.parts.dough;
+    if (!plan || !dough) return [];
+    const left = plan.parts.doughLeft?.value ?? 0;
+    const ready = dough.ready.value;
+    const used = table.cakeG + table.biscuitG > 0 && ready > 0 ? Math.max(0, 1 - left / ready) : 0;
+    return [
+      {
+        id: bought ? `${id}-bought` : id,
+        title: bought ? WITH_MORE(BACKWARDS[id]) : BACKWARDS[id],
+        line,
+        count: plan.parts.count.made.value,
+        missing: missingOf(plan, table),
+        usedShare: used,
+      },
+    ];
+  };
+  const [all] = offer(free, false);
+  if (!all || all.missing.length === 0) return offer(edit(free, choose(limited(free, table))), false);
+  // What it takes is looked up in the very plan that the run will have.
+  const within = offer(edit(free, choose(limited(free, table))), false).filter(
+    ({ missing }) => missing.length === 0,
+  );
+  const [most = 0] = within.map(({ count }) => count);
+  // To buy something for as many pieces as can be made without it is nobody's wish.
+  return most > 0 ? [...within, ...offer(free, true).filter(({ count }) => count > most)] : [all];
+}
+
+/** Everything on the table that is to be enough: the run that begins with it keeps to it, whatever count is asked of it later. */
+function limited(line: Line, { chocolate, binder, sticks }: OnTheTable): Choice {
+  const dough = doughIn(line);
+  const coatG = chocolate?.massG ?? null;
+  return {
+    ...(sticks === null ? {} : { sticksOnHand: sticks }),
+    ...(binder && dough ? { binder: { ...dough.binder, onHandG: binder.massG } } : {}),
+    ...(line.family === 'pop' && line.coat ? { coat: { ...line.coat, onHandG: coatG } } : {}),
+    ...(line.family === 'cakesicle' ? { coatOnHandG: coatG } : {}),
+  };
 }
 
 /** What of it a shopping list need not ask for: the run remembers it. */

@@ -9,6 +9,9 @@ export const BACKWARDS = {
   moulded: 'Moulded pieces',
 } as const;
 
+/** All that the dough makes, with what is to be got for it. */
+export const WITH_MORE = (title: string): string => `${title}, with more bought`;
+
 export const MISSING = {
   chocolate: (kind: ChocolateKind): string =>
     kind === 'compound' ? 'compound coating' : `${kind} chocolate`,

@@ -73,7 +73,7 @@ export function FromScreen() {
         </Columns>
       )}
       <Small>
-        Those with nothing missing first. Counts follow from the crumb; the rest says what to get.
+        Those with nothing missing first; the run keeps to what you typed here. The others say what to get.
       </Small>
     </Screen>
   );
