@@ -118,9 +118,11 @@ export const SECTIONS = {
       ? [
           {
             id: 'coat',
-            hero: anyRef(coat.each),
-            few: refs(coat.thickness, coat.taken),
+            // Of a piece on a stick the scale tells both together: that figure stands first, as the bench asks for it.
+            hero: anyRef(coat.anchor ? coat.taken : coat.each),
+            few: refs(coat.thickness),
             rows: refs(
+              ...(coat.anchor ? [coat.each, coat.anchor] : []),
               ...pots.flatMap(({ count, melt, saved, thinner }): Maybe[] => [count, melt, saved, thinner]),
               coat.depth,
               coat.stranded,

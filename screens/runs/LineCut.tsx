@@ -16,7 +16,7 @@ function cutWords({ cutSays: says, parts }: LinePlan, style: NumberStyle): strin
   const mm = ({ value }: Ref<'mm'>) => showText(value, 'mm', style);
   const g = ({ value }: Ref<'g'>) => showText(value, 'g', style);
   const share = ({ value }: Ref<'share'>) => showText(value, 'share', style);
-  const coat = parts.coat ? ` Coat ${mm(parts.coat.thickness)} thick, ${g(parts.coat.each)}.` : '';
+  const coat = parts.coat ? ` Coat ${mm(parts.coat.thickness)} thick, ${g(parts.coat.taken)}.` : '';
   switch (says.is) {
     case 'well': {
       const { belowRim, aboveRim, filled, finish } = says;

@@ -174,10 +174,10 @@ describe('sums of a family', () => {
     tap('button', 'What if it were made otherwise');
     fireEvent.click(dialog().getByRole('radio', { name: 'Another thickness' }));
     const thick = await dialog().findByRole('button', { name: /^Take thick/ });
-    await dialog().findAllByText('Coat on a piece');
+    await dialog().findAllByText('Coat all round');
     const [table_] = await dialog().findAllByRole('table');
     if (!table_) throw new Error('a table');
-    expect(words(table_)).toMatch(/nowthenby.*Coat on a piece\d/);
+    expect(words(table_)).toMatch(/nowthenby.*Coat all round\d/);
     expect(line<PopLine>(0).coat?.thickness).toBe('usual');
     fireEvent.click(thick);
     expect(line<PopLine>(0).coat?.thickness).toBe('thick');

@@ -99,6 +99,8 @@ export interface CoatPart {
   readonly density: Ref<'g/ml'>;
   readonly thickness: Ref<'mm'>;
   readonly each: Ref<'g'>;
+  /** What its stick carries; null where it has none. */
+  readonly anchor: Ref<'g'> | null;
   readonly drips: Ref<'share'>;
   /** On the piece and its stick. */
   readonly taken: Ref<'g'>;
@@ -158,7 +160,20 @@ export function addCoat(
       ? f.given('coat.onHand', COAT_WORDS.onHand, 'g', coat.onHandG, 'stated')
       : null;
   const supplies = coatSupply(f, coat, onHand, perPiece, pools);
-  return { choice: coat, solid, density, thickness, each, drips, taken, perPiece, ...pool, supplies, onHand };
+  return {
+    choice: coat,
+    solid,
+    density,
+    thickness,
+    each,
+    anchor,
+    drips,
+    taken,
+    perPiece,
+    ...pool,
+    supplies,
+    onHand,
+  };
 }
 
 /** How thick such a coat usually falls, mm: kind, thinning and the piece's coldness move it together. */

@@ -28,7 +28,7 @@ export const COAT_WORDS = {
       coat.school === 'frozen' ? ': on a frozen piece it sets before it has run off' : ''
     }.`,
   each: words(
-    'Coat on a piece',
+    'Coat all round',
     'The piece grown by the coat all round, less the piece. Weigh one before and after its dip.',
   ),
   anchor: 'What the stick carries into the ball.',
@@ -37,7 +37,7 @@ export const COAT_WORDS = {
     label: 'Scrapings and film',
     sentence: 'What is scraped off the mould and clings to bowl and brush.',
   },
-  taken: words('Coat that goes with a piece', 'On the piece and its stick.'),
+  taken: words('Coat on a piece', 'All round it, and on its stick where it has one.'),
   perPiece: words('Coat that a piece takes from the pot', 'With its drips.'),
   vessel: (name: string) => words(`"${name}", across`, 'Measured inside, as kept in Kitchen.'),
   depth: words('Working depth', 'The piece and a centimetre: shallower than that it cannot be dipped whole.'),

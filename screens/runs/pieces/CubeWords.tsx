@@ -89,7 +89,7 @@ function cutsOf(mm: number, { trimMm }: CubeLine, sheet: Sheet): Partial<CubeLin
   return { columns, rows, count: columns * rows };
 }
 
-export function CubeWords({ line, set }: LineProps<CubeLine>) {
+export function CubeWords({ run, line, set }: LineProps<CubeLine>) {
   const style = useNumberStyle();
   const { sheets = [] } = useKitchen();
   const sheet = sheets.find(({ id }) => id === line.sheetId) ?? null;
@@ -164,7 +164,12 @@ export function CubeWords({ line, set }: LineProps<CubeLine>) {
         onSave={(ovenC) => set('Oven temperature', { ovenC })}
       />
       <EggField value={line.eggs} onChoose={(eggs) => set('Eggs', { eggs })} />
-      <FrostingWords frosting={line.frosting} onChange={(label, frosting) => set(label, { frosting })} />
+      <FrostingWords
+        run={run}
+        line={line}
+        frosting={line.frosting}
+        onChange={(label, frosting) => set(label, { frosting })}
+      />
       <CoatWords coat={line.coat} optional onChange={(label, coat) => set(label, { coat })} />
       <FondantField fondant={line.fondant} onChange={(fondant) => set('Fondant', { fondant })} />
       <BoardField boards={line.boards} onChange={(boards) => set('Boards', { boards })} />

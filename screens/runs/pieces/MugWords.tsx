@@ -20,7 +20,7 @@ const POWER: readonly Choice<string>[] = [
   { value: '0.5', title: 'half power', detail: 'For small loads and eggy batters.' },
 ];
 
-export function MugWords({ line, set }: LineProps<MugLine>) {
+export function MugWords({ run, line, set }: LineProps<MugLine>) {
   const { mugs = [], microwaves = [] } = useKitchen();
   const style = useNumberStyle();
   const { fill } = line;
@@ -114,7 +114,12 @@ export function MugWords({ line, set }: LineProps<MugLine>) {
         hows={['none', 'core', 'inject']}
         onChange={(label, filling) => set(label, { filling })}
       />
-      <FrostingWords frosting={line.frosting} onChange={(label, frosting) => set(label, { frosting })} />
+      <FrostingWords
+        run={run}
+        line={line}
+        frosting={line.frosting}
+        onChange={(label, frosting) => set(label, { frosting })}
+      />
     </>
   );
 }

@@ -155,7 +155,7 @@ function BakedInWells<L extends WellsLine>({ line, set }: Pick<LineProps<L>, 'li
   );
 }
 
-export function CupcakeWords({ line, set }: LineProps<CupcakeLine>) {
+export function CupcakeWords({ run, line, set }: LineProps<CupcakeLine>) {
   return (
     <>
       <CountField line={line} set={set} />
@@ -184,7 +184,12 @@ export function CupcakeWords({ line, set }: LineProps<CupcakeLine>) {
         hows={['none', 'core', 'inject']}
         onChange={(label, filling) => set(label, { filling })}
       />
-      <FrostingWords frosting={line.frosting} onChange={(label, frosting) => set(label, { frosting })} />
+      <FrostingWords
+        run={run}
+        line={line}
+        frosting={line.frosting}
+        onChange={(label, frosting) => set(label, { frosting })}
+      />
     </>
   );
 }
@@ -196,7 +201,7 @@ const HOWS = {
   'base-layer': ['none', 'inject'],
 } as const;
 
-export function MiniWellsWords({ line, set }: LineProps<MiniWellsLine>) {
+export function MiniWellsWords({ run, line, set }: LineProps<MiniWellsLine>) {
   const layer = line.baseLayer;
   return (
     <>
@@ -240,7 +245,12 @@ export function MiniWellsWords({ line, set }: LineProps<MiniWellsLine>) {
         hows={HOWS[line.style]}
         onChange={(label, filling) => set(label, { filling })}
       />
-      <FrostingWords frosting={line.frosting} onChange={(label, frosting) => set(label, { frosting })} />
+      <FrostingWords
+        run={run}
+        line={line}
+        frosting={line.frosting}
+        onChange={(label, frosting) => set(label, { frosting })}
+      />
       <CoatWords coat={line.coat} optional onChange={(label, coat) => set(label, { coat })} />
       <FondantField fondant={line.fondant} onChange={(fondant) => set('Fondant', { fondant })} />
       <BoardField boards={line.boards} onChange={(boards) => set('Boards', { boards })} />

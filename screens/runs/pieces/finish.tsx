@@ -1,12 +1,19 @@
-import type { CoatChoice, FillingChoice, FrostingChoice } from '../../../core/model/documents';
+import type { CoatChoice, FillingChoice, FrostingChoice, Line, RunDoc } from '../../../core/model/documents';
 import { usualCoat, usualFilling } from '../../../core/line/newLine';
 import { COAT } from '../../../core/process/coat.table';
-import { FROSTING_DENSITY, TOP_STYLES, type Frosting } from '../../../core/process/frost.table';
+import { topsOf } from '../../../core/plan/tops';
+import {
+  FROSTING_DENSITY,
+  TOP_STYLES,
+  type Frosting,
+  type TopStyle,
+} from '../../../core/process/frost.table';
 import { MELTING } from '../../../core/process/microwave.table';
 import type { ChocolateKind } from '../../../core/process/microwave';
 import { DIP_SCHOOLS } from '../../../core/process/set.table';
 import { showText, counted } from '../../../core/quantity';
-import { useKitchen, useNumberStyle } from '../../../state/store';
+import { formulasIn } from '../../../state/documents';
+import { useDocuments, useKitchen, useNumberStyle } from '../../../state/store';
 import { ChoiceValue, Words, type Choice } from '../../../ui/sentence';
 import { MeasureField, ThingField, choicesOf, plainChoices, useFormulas } from './fields';
 import { NameField, OnHandField } from './stockFields';
@@ -178,19 +185,28 @@ const FROSTINGS = plainChoices(Object.keys(FROSTING_DENSITY) as Frosting[]);
 
 /** "topped with a swirl of buttercream." */
 export function FrostingWords({
+  run,
+  line,
   frosting,
   onChange,
 }: {
+  readonly run: RunDoc;
+  readonly line: Line;
   readonly frosting: FrostingChoice | null | undefined;
   readonly onChange: (label: string, frosting: FrostingChoice | null) => void;
 }) {
   const style = useNumberStyle();
-  const styles = (Object.keys(TOP_STYLES) as (keyof typeof TOP_STYLES)[]).map((key) => ({
-    value: key,
-    title: TOP_STYLES[key].name,
-    detail: `${TOP_STYLES[key].meaning} About ${showText(TOP_STYLES[key].massG, 'g', style)} of buttercream.`,
-  }));
+  const kitchen = useKitchen();
   const usual: FrostingChoice = { kind: 'buttercream', style: 'swirl', formulaId: null, onHandG: null };
+  const styles = () => {
+    const taken = frosting ?? usual;
+    const tops = topsOf({ run, kitchen, formulas: formulasIn(useDocuments.getState().docs) }, line, taken);
+    return (Object.keys(TOP_STYLES) as TopStyle[]).map((key) => {
+      const each = tops.get(key);
+      const takes = each === undefined ? '' : ` About ${showText(each, 'g', style)} of ${taken.kind} here.`;
+      return { value: key, title: TOP_STYLES[key].name, detail: `${TOP_STYLES[key].meaning}${takes}` };
+    });
+  };
   return (
     <>
       <Words>Topped with</Words>
@@ -200,7 +216,7 @@ export function FrostingWords({
         title="Topped with"
         value={frosting?.style ?? 'none'}
         text={frosting ? `a ${TOP_STYLES[frosting.style].name}` : 'nothing'}
-        choices={[{ value: 'none', title: 'nothing', detail: 'Bare.' }, ...styles]}
+        choices={() => [{ value: 'none' as const, title: 'nothing', detail: 'Bare.' }, ...styles()]}
         onChoose={(choice) =>
           onChange('Frosting', choice === 'none' ? null : { ...(frosting ?? usual), style: choice })
         }
