@@ -2,6 +2,9 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { readRunFile } from '../core/exchange/read';
+import { dayOfFile } from '../core/schedule/chores';
+import { toEnd } from '../core/schedule/solver';
 import { schemaFiles } from './schemas';
 import { sums } from './sums';
 
@@ -74,6 +77,29 @@ describe('the headless command', () => {
       else expect(names).toEqual([]);
     },
   );
+
+  it('tells the day that the app tells: with filling, frosting, pairing and packing, begun by its safe start', () => {
+    const of = (name: string) => {
+      const file = `demo/${name}.run.json`;
+      const read = readRunFile(JSON.parse(readFileSync(file, 'utf8')));
+      if (!read.ok) throw new Error('the demo reads');
+      const printed = JSON.parse(sums([file]).out) as {
+        day: { safeStart: string; chores: { label: string }[] };
+        lines: { startBy: string; day: { label: string; startAt: string }[] }[];
+      };
+      return { printed, day: toEnd(dayOfFile(read.value)) };
+    };
+    for (const name of ['cupcakes', 'minis']) {
+      const { printed, day } = of(name);
+      expect(printed.day.safeStart).toBe(day?.safeStartAt);
+      expect(printed.day.chores).toHaveLength(day?.chores.length ?? 0);
+      const starts = printed.lines.map(({ startBy }) => startBy).sort();
+      expect(starts[0]).toBe(day?.chores.map(({ startAt }) => startAt).sort()[0]);
+      for (const line of printed.lines) expect(line.day.map(({ label }) => label).join()).toMatch(/Pack/);
+    }
+    const labels = of('minis').printed.day.chores.map(({ label }) => label).join();
+    for (const work of [/Inject/, /Spread and pair/, /Make Malt buttercream/]) expect(labels).toMatch(work);
+  });
 
   it.each([
     ['no file', () => ['/nowhere/run.json'], /^\/nowhere\/run\.json: The file cannot be read\. .+\n$/],

@@ -7,7 +7,8 @@ import { MOST_LETTERS } from '../core/exchange/limits';
 import { readRunFile } from '../core/exchange/read';
 import { basisText, type Figure } from '../core/figure';
 import { planWhole, type ComponentsPlan, type LinePlan, type PlannedLine } from '../core/plan';
-import { dayOf } from '../core/schedule';
+import { dayOfFile, type RunDay } from '../core/schedule/chores';
+import { toEnd } from '../core/schedule/solver';
 import { keepingWords } from '../core/caution/keeping';
 import { inStyle } from '../core/quantity';
 import { listed, togetherHold } from '../core/quantity/allergens';
@@ -88,8 +89,35 @@ function whyPrinted(lines: readonly LinePlan[], name: string): string {
 
 const styled = (words: readonly string[]) => words.map((text) => inStyle(text));
 
-function printedLine(plan: LinePlan) {
-  const day = dayOf(plan);
+/** Chores of the run's day as the app tells it, or those of one line; hours are null where no day comes together. */
+const printedChores = (day: RunDay | null, lineId: string | null) =>
+  [...(day?.chores ?? [])]
+    .sort((a, b) => b.startMin - a.startMin || b.endMin - a.endMin)
+    .filter(({ chore }) => lineId === null || chore.lineIds.includes(lineId))
+    .map(({ chore: { label, detail, lineIds, pieces }, startAt, endAt }) => ({
+      label: inStyle(label),
+      detail: inStyle(detail),
+      ...(lineId === null ? { lines: lineIds, pieces } : {}),
+      startAt,
+      endAt,
+    }));
+
+const printedDay = (day: RunDay | null) => ({
+  safeStart: day?.safeStartAt ?? null,
+  doneAt: day?.doneAt ?? null,
+  inHandMin: day?.inHandMin ?? null,
+  lacking: (day?.lacking ?? []).map(({ chore, thing, wants, has }) => ({
+    chore: inStyle(chore.label),
+    thing: thing.kind,
+    wants,
+    has,
+  })),
+  blockedBy: day?.blockedBy ?? null,
+  chores: printedChores(day, null),
+});
+
+function printedLine(plan: LinePlan, day: RunDay | null) {
+  const chores = printedChores(day, plan.line.id);
   return {
     line: plan.line.id,
     family: plan.family,
@@ -110,13 +138,8 @@ function printedLine(plan: LinePlan) {
       ...plan.remainder,
       offers: plan.remainder.offers.map((offer) => ({ ...offer, detail: inStyle(offer.detail) })),
     },
-    startBy: day.startBy,
-    day: day.steps.map(({ label, detail, startAt, endAt }) => ({
-      label,
-      detail: inStyle(detail),
-      startAt,
-      endAt,
-    })),
+    startBy: chores[0]?.startAt ?? null,
+    day: chores,
     tests: styled(plan.tests),
     notes: styled(plan.notes),
     keeping: keepingWords(plan.keeping),
@@ -167,13 +190,15 @@ function asked(args: readonly string[]): string {
   });
   if (fault) fail('formulas', fault.fault, fault.mend);
   if (why !== null) return whyPrinted(planned, why);
+  const day = toEnd(dayOfFile(read.value));
   const all = togetherHold(planned.map(({ holds }) => holds));
   const out = {
     run: read.value.run.id,
     readyAt: read.value.run.readyAt,
     allergens: listed(all),
     packets: all.packets,
-    lines: planned.map(printedLine),
+    day: printedDay(day),
+    lines: planned.map((plan) => printedLine(plan, day)),
     components: printedComponents(components),
   };
   return `${JSON.stringify(out, null, 2)}\n`;

@@ -1,16 +1,14 @@
-import { DEMO_FORMULAS } from '../../demo/formulas';
-import { DEMO_KITCHEN } from '../../demo/kitchen';
-import { demoRuns } from '../../demo/runs';
+import { DEMO_FORMULAS, DEMO_KITCHEN, demoRuns } from '../../demo';
 import { choose, edit } from '../line';
 import { TOP_STYLES } from '../process/frost.table';
 import { planRun } from './plan';
 import { topsOf } from './tops';
 
 it('tells of each style what the line shows once it is chosen: as wide a top, as heavy a frosting', () => {
-  const file = { kitchen: DEMO_KITCHEN, formulas: DEMO_FORMULAS };
+  const file = { kitchen: DEMO_KITCHEN, formulas: [...DEMO_FORMULAS] };
   const frosted = demoRuns('2026-11-25T09:30').flatMap((run) =>
     run.lines.flatMap((line) =>
-      'frosting' in line && line.frosting ? [{ run, line, frosting: line.frosting }] : [],
+      line.family === 'cupcake' && line.frosting ? [{ run, line, frosting: line.frosting }] : [],
     ),
   );
   expect(frosted.length).toBeGreaterThan(0);
