@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { create } from 'zustand';
+import { dayNow } from '../core/bench/dayNow';
 import { forFewer } from '../core/bench/fewer';
 import { benchOf, stoodOf, type Bench } from '../core/bench/standing';
 import type { RunDoc } from '../core/model/documents';
@@ -26,7 +27,10 @@ export const takeInHand = (runId: string, choreId: string): void =>
 /** Where a run stands by what has happened: every place that tells its day reads it here. */
 export interface RunStanding {
   readonly view: DayView;
+  /** The day as it was found, which what is left follows from. */
   readonly day: RunDay | null;
+  /** The day as it stands: once something has happened, at the hours at which it did and at which the rest will. */
+  readonly dayNow: RunDay | null;
   readonly chores: readonly Chore[];
   readonly bench: Bench;
   /** Something of it has happened: from then on what is left counts, and no longer the plan. */
@@ -85,7 +89,19 @@ export function useStanding(run: RunDoc, everyMs = 20_000): RunStanding {
   };
   const begun = !run.closed && lastActOf(run).length > 0;
   const hands = inHandAndNext({ bench, chores, startOf, now }, chosen);
-  return { view, day, chores, bench, begun, left, startOf, endOf, ...hands, since, now };
+  const asItStands =
+    day && begun
+      ? dayNow(day, {
+          run,
+          kitchen,
+          bench,
+          left,
+          nowAt: since.nowAt,
+          localAt: (ms) => localNow(onTheWall(ms)),
+          changes: changesBefore(run.readyAt),
+        })
+      : day;
+  return { view, day, dayNow: asItStands, chores, bench, begun, left, startOf, endOf, ...hands, since, now };
 }
 
 /** What is in hand and what comes next, in the order of what is left. */

@@ -4,7 +4,6 @@ import type { RunDay, Timed } from '../../core/schedule/chores';
 import { inStyle } from '../../core/quantity';
 import type { Standing } from '../../core/bench/standing';
 import type { RunStanding } from '../../state/benchView';
-import { onTheWall } from '../../state/clock';
 import { runIn } from '../../state/documents';
 import { useDocuments, useKitchen, useNumberStyle } from '../../state/store';
 import { clockText, dateOf, dayText, localNow } from '../../state/time';
@@ -35,15 +34,12 @@ export function ChoreList({ run, day, now, onOpen, standing, atMost }: ListProps
   const all: Entry[] = [
     // What only waits for another run is no business of who works at this one.
     ...[...day.chores, ...day.beside.filter(({ chore }) => chore.kind === 'hands')].map((timed) => ({
-      at: (told && happenedAt(told, timed)) ?? timed.startAt,
+      at: timed.startAt,
       min: timed.startMin,
       timed,
     })),
-    // An oven that was to be on by now is on, or its loads say when.
-    ...day.turns
-      .filter(({ at }) => !told || at >= localNow(now))
-      .map((turn) => ({ at: turn.at, min: turn.atMin, turn })),
-  ].sort((a, b) => (told ? (a.at < b.at ? -1 : Number(a.at > b.at)) : 0) || b.min - a.min);
+    ...day.turns.map((turn) => ({ at: turn.at, min: turn.atMin, turn })),
+  ].sort((a, b) => b.min - a.min);
   const here = localNow(now);
   const entries =
     atMost === undefined ? all : all.filter(({ at }) => at >= here || all[0]?.at === at).slice(0, atMost);
@@ -88,14 +84,6 @@ const ROW = {
   borderBottomWidth: 1,
   paddingVertical: space(0.75),
 } as const;
-
-/** When a chore was really begun or is to begin now, local time; null where nobody knows better than the plan. */
-function happenedAt({ bench, startOf, begun }: RunStanding, { chore }: Timed): string | null {
-  const own = bench.standing.get(chore.id);
-  if (!begun || !own || chore.ofRun !== undefined) return null;
-  if (own.is === 'open') return startOf(chore.id) || null;
-  return localNow(onTheWall(own.is === 'running' ? own.begunAt : own.endedAt));
-}
 
 /** What is said of a chore in place of its length, once it has begun. */
 const RUNS_WORDS = { hands: 'in hand', oven: 'baking', wait: 'waiting', ahead: 'begun' } as const;

@@ -22,6 +22,8 @@ interface ChoreSheetProps {
   readonly choreId: string | null;
   /** As it was drawn in its lane, min earlier; 0 where it was only tapped. */
   readonly earlierMin: number;
+  /** Something of the run has happened: what is left moves by that, and no longer by hand. */
+  readonly begun: boolean;
   readonly onClose: () => void;
 }
 
@@ -76,6 +78,7 @@ function Inside({
   day,
   timed,
   earlierMin,
+  begun,
   onClose,
 }: Omit<ChoreSheetProps, 'choreId'> & { readonly timed: Timed }) {
   const kitchen = useKitchen();
@@ -117,11 +120,13 @@ function Inside({
         />
       ) : null}
       <Body>
-        {waitsFor
-          ? `It cannot begin sooner than ${slackS < 60 ? 'this' : `${spanText(slackS / 60)} earlier`}: ${shut ? `the oven stays shut until “${waitsFor.label}” has set.` : `“${waitsFor.label}” stands before it.`}`
-          : slackS < 60
-            ? 'It begins the day.'
-            : `It could begin ${spanText(slackS / 60)} earlier with nothing else moved.`}
+        {begun
+          ? 'The run has begun: what is left moves with what happens at the bench.'
+          : waitsFor
+            ? `It cannot begin sooner than ${slackS < 60 ? 'this' : `${spanText(slackS / 60)} earlier`}: ${shut ? `the oven stays shut until “${waitsFor.label}” has set.` : `“${waitsFor.label}” stands before it.`}`
+            : slackS < 60
+              ? 'It begins the day.'
+              : `It could begin ${spanText(slackS / 60)} earlier with nothing else moved.`}
       </Body>
       {beside.length > 0 ? (
         <Body>{`Into the oven together with ${beside.map((one) => `“${one.chore.label}”${whoseOf(run, one)}`).join(', ')}.`}</Body>
@@ -134,17 +139,23 @@ function Inside({
           .map(({ of, units }) => `${units > 1 ? `${units} × ` : ''}${thingName(kitchen, of).toLowerCase()}`)
           .join(', ')}.`}</Small>
       ) : null}
-      <Strong>Another time for it</Strong>
-      <View style={{ flexDirection: 'row', gap: space(1), flexWrap: 'wrap' }}>
-        {STEPS.map((step) => (
-          <QuietAction
-            key={step}
-            title={step < 0 ? `${-step} min earlier` : `${step} min later`}
-            onPress={() => setMoved((now) => now - step)}
-          />
-        ))}
-      </View>
-      {moved === 0 ? null : <Moved run={run} day={day} timed={timed} earlierMin={moved} onClose={onClose} />}
+      {begun ? null : (
+        <>
+          <Strong>Another time for it</Strong>
+          <View style={{ flexDirection: 'row', gap: space(1), flexWrap: 'wrap' }}>
+            {STEPS.map((step) => (
+              <QuietAction
+                key={step}
+                title={step < 0 ? `${-step} min earlier` : `${step} min later`}
+                onPress={() => setMoved((now) => now - step)}
+              />
+            ))}
+          </View>
+        </>
+      )}
+      {moved === 0 || begun ? null : (
+        <Moved run={run} day={day} timed={timed} earlierMin={moved} onClose={onClose} />
+      )}
       {held !== undefined ? (
         <QuietAction
           title="Let it move again"

@@ -53,7 +53,7 @@ function DayOf({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }
   const [shown, setShown] = useState<Shown>(wide ? 'thing' : 'list');
   const [open, setOpen] = useState<{ readonly chore: string; readonly earlierMin: number } | null>(null);
   const [lineId, setLineId] = useState<string | null>(null);
-  const { view, day } = standing;
+  const { view, dayNow: day, begun } = standing;
   const faults = whole.lines.flatMap((line) => (line.planned ? [] : [line]));
   const held = Object.keys(run.held ?? {}).length;
   return (
@@ -90,17 +90,14 @@ function DayOf({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }
               </>
             ) : (
               <>
-                <Small>
-                  Full bands are work, dashed ones wait. The pale band before one is how much sooner it could
-                  begin. Draw a band to try another time.
-                </Small>
+                <Small>{begun ? LANES_WORDS.begun : LANES_WORDS.planned}</Small>
                 <Lanes
                   run={run}
                   day={day}
                   by={shown}
                   now={now}
                   onOpen={(chore) => setOpen({ chore, earlierMin: 0 })}
-                  onMove={(chore, earlierMin) => setOpen({ chore, earlierMin })}
+                  onMove={(chore, earlierMin) => setOpen({ chore, earlierMin: begun ? 0 : earlierMin })}
                 />
               </>
             )}
@@ -122,12 +119,19 @@ function DayOf({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }
           day={day}
           choreId={open?.chore ?? null}
           earlierMin={open?.earlierMin ?? 0}
+          begun={begun}
           onClose={() => setOpen(null)}
         />
       ) : null}
     </>
   );
 }
+
+const LANES_WORDS = {
+  planned:
+    'Full bands are work, dashed ones wait. The pale band before one is how much sooner it could begin. Draw a band to try another time.',
+  begun: 'Full bands are work, dashed ones wait: what is done at its hour, the rest as it stands now.',
+} as const;
 
 /** The steps of one line, and of what it shares with others. */
 const onlyOf = (day: RunDay, lineId: string): RunDay => ({

@@ -3,7 +3,14 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { firstToLookAt, nextLookAt } from '../../core/bench';
 import type { RunDoc } from '../../core/model/documents';
-import { firstOf, keptTooLong, thingName, type DayLeft, type RunDay } from '../../core/schedule/chores';
+import {
+  firstOf,
+  keptTooLong,
+  thingName,
+  type DayLeft,
+  type RunDay,
+  type Timed,
+} from '../../core/schedule/chores';
 import type { RunStanding } from '../../state/benchView';
 import { onTheWall, useNow } from '../../state/clock';
 import type { DayView } from '../../state/runDay';
@@ -163,7 +170,7 @@ function ReadyAbout({ run, standing, left, brief }: Required<StartProps> & { rea
     <Card>
       <Small>Ready about</Small>
       <Hour brief={brief} late={left.lateMin >= 1}>
-        {left.readyAt.slice(0, 10) === localNow(now).slice(0, 10)
+        {[left.readyAt, run.readyAt].every((at) => at.slice(0, 10) === localNow(now).slice(0, 10))
           ? clockText(left.readyAt)
           : whenText(left.readyAt, now)}
       </Hour>
@@ -230,8 +237,12 @@ function First({ day, now }: { readonly day: RunDay; readonly now: number }) {
   const first = firstOf(day);
   const other = useDocuments(({ docs }) => (first?.chore.ofRun ? runIn(docs, first.chore.ofRun) : null));
   if (!first) return null;
+  const words = (timed: Timed) => `${timed.chore.label}, ${whenText(timed.startAt, now)}`;
+  const own = firstOf({ chores: day.chores, beside: [] });
+  if (!other || !own) return <Body>{`First: ${words(first)}.`}</Body>;
+  // The safe start over it is this run's own; the hands are at work before that.
   return (
-    <Body>{`First: ${first.chore.label}${other ? `, for “${other.name}”` : ''}, ${whenText(first.startAt, now)}.`}</Body>
+    <Body>{`The kitchen’s day begins with “${other.name}”: ${words(first)}. First of this run: ${words(own)}.`}</Body>
   );
 }
 

@@ -10,7 +10,7 @@ import { inStyle, type Holds } from '../../core/quantity';
 import { togetherHold } from '../../core/quantity/allergens';
 import { useNow } from '../../state/clock';
 import type { RunPlan } from '../../state/plans';
-import { useRunDay } from '../../state/runDay';
+import { useStanding } from '../../state/benchView';
 import { changeRunOf, useKitchen, useNumberStyle } from '../../state/store';
 import { whenText } from '../../state/time';
 import { Chip, Chips, MainAction, QuietAction } from '../../ui/actions';
@@ -78,7 +78,7 @@ function leftToWeigh(run: RunDoc, whole: RunPlan): number {
 
 function WeighList({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
   const kitchen = useKitchen();
-  const { day } = useRunDay(run);
+  const { dayNow: day } = useStanding(run);
   const plans = whole.lines.flatMap((line) => (line.planned ? [line] : []));
   const ticked = ticksOf(run).size;
   const cautions = new Map(

@@ -7,17 +7,18 @@ import type { RunDoc } from '../../core/model/documents';
 import type { LinePlan } from '../../core/plan';
 import { SECTION_WORDS } from '../../core/plan/sections.words';
 import { weighOut } from '../../core/plan/weighOut';
-import type { RunDay } from '../../core/schedule/chores';
+import type { DayLeft, RunDay } from '../../core/schedule/chores';
 import { gatherOf, preparationsOf, type GatherGroup } from '../../core/schedule/gather';
 import { mixesWords } from '../../core/schedule/gather.words';
 import { inStyle, join, show } from '../../core/quantity';
+import { useStanding } from '../../state/benchView';
 import { useNow } from '../../state/clock';
 import { runFileText } from '../../state/exchange';
 import { fileName, fileStem, saveFile } from '../../state/saveFile';
 import { holderOf, useRun, type RunPlan } from '../../state/plans';
 import { SHARED, useKitchen, useNumberStyle } from '../../state/store';
 import { useRunDay } from '../../state/runDay';
-import { clockText, dateOf, longDateText, whenText } from '../../state/time';
+import { clockText, dateOf, localNow, longDateText, whenText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
 import { useRangeText } from '../../ui/figure';
 import { Screen } from '../../ui/screen';
@@ -71,10 +72,13 @@ export function PrintScreen({ id }: { readonly id: string }) {
 }
 
 function Sheets({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }) {
-  const { day } = useRunDay(run);
+  const { dayNow: day, begun, left, bench } = useStanding(run);
+  const isDone = (choreId: string) => bench.standing.get(choreId)?.is === 'ended';
   return (
     <>
-      {day && day.chores.length > 0 ? <DaySheet run={run} whole={whole} day={day} /> : null}
+      {day && day.chores.length > 0 ? (
+        <DaySheet run={run} whole={whole} day={day} left={begun ? left : null} isDone={isDone} />
+      ) : null}
       {whole.lines.map((line) =>
         line.planned ? (
           <BatchSheet key={line.line.id} plan={line} />
@@ -157,10 +161,15 @@ function DaySheet({
   run,
   whole,
   day,
+  left,
+  isDone,
 }: {
   readonly run: RunDoc;
   readonly whole: RunPlan;
   readonly day: RunDay;
+  /** What is left of it, once it has begun. */
+  readonly left: DayLeft | null;
+  readonly isDone: (choreId: string) => boolean;
 }) {
   const kitchen = useKitchen();
   const style = useNumberStyle();
@@ -175,6 +184,7 @@ function DaySheet({
     ...day.chores.map(({ chore, startAt, startMin }) => ({
       min: startMin,
       at: startAt,
+      done: isDone(chore.id),
       words: `${chore.label}${run.lines.length > 1 ? ` (${chore.lineIds.map((id) => lineName(run, id)).join(', ')})` : ''}`,
       detail: [chore.kind === 'oven' ? inStyle(chore.detail, style) : '', withWhat(chore)]
         .filter(Boolean)
@@ -183,6 +193,7 @@ function DaySheet({
     ...day.turns.map((turn) => ({
       min: turn.atMin,
       at: turn.at,
+      done: false,
       words: turnWords(turn, kitchen),
       detail: '',
     })),
@@ -191,16 +202,22 @@ function DaySheet({
   return (
     <View style={{ gap: space(1) }} testID="sheet-day">
       <Heading level={2}>The day</Heading>
-      <Body>{`Latest safe start ${whenText(day.safeStartAt ?? run.readyAt, now)}; ready ${whenText(run.readyAt, now)}.`}</Body>
+      <Body>
+        {left
+          ? `As it stands ${whenText(localNow(now), now)}: ready about ${whenText(left.readyAt, now)}.`
+          : `Latest safe start ${whenText(day.safeStartAt ?? run.readyAt, now)}; ready ${whenText(run.readyAt, now)}.`}
+      </Body>
       {dates.map((date) => (
         <View key={date}>
           {dates.length > 1 ? <Strong>{longDateText(dateOf(`${date}T00:00`))}</Strong> : null}
           <View style={{ flexDirection: 'row', gap: space(3) }}>
             {halves(entries.filter(({ at }) => at.slice(0, 10) === date)).map((half, i) => (
               <View key={i} style={{ flex: 1 }}>
-                {half.map(({ at, words, detail }) => (
+                {half.map(({ at, done, words, detail }) => (
                   <View key={`${at}-${words}`}>
-                    <Small soft={false}>{`☐  ${clockText(at)}  ${inStyle(words, style)}`}</Small>
+                    <Small
+                      soft={false}
+                    >{`${done ? '☑' : '☐'}  ${clockText(at)}  ${inStyle(words, style)}`}</Small>
                     {detail ? <Small style={{ paddingLeft: space(9) }}>{detail}</Small> : null}
                   </View>
                 ))}

@@ -15,7 +15,6 @@ import { useStanding } from '../../state/benchView';
 import { runIn, runsIn } from '../../state/documents';
 import { noteNext } from '../../state/served';
 import { usePlanOf } from '../../state/plans';
-import { useRunDay } from '../../state/runDay';
 import { useDocuments, useScreen } from '../../state/store';
 import { awayText, clockOf, localNow, whenText } from '../../state/time';
 import { MainAction, QuietAction } from '../../ui/actions';
@@ -82,7 +81,8 @@ export function RunsScreen() {
 /** On a wide screen the next run's piece and its day stand beside it. */
 function NextDay({ run }: { readonly run: RunDoc }) {
   const line = usePlanOf(run)?.lines.find((one) => one.planned);
-  const { day } = useRunDay(run);
+  const standing = useStanding(run, 60_000);
+  const { dayNow: day } = standing;
   const now = useNow(60_000);
   const router = useRouter();
   if (!line?.planned) return null;
@@ -96,6 +96,7 @@ function NextDay({ run }: { readonly run: RunDoc }) {
             day={day}
             now={now}
             atMost={14}
+            standing={standing}
             onOpen={() => router.navigate(stageHref(run.id, 'day'))}
           />
         </Card>

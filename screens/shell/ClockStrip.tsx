@@ -64,6 +64,9 @@ export function leftText({ dueAt, look }: Pick<Running, 'dueAt' | 'look'>, now: 
     : `${look ? 'look' : 'ready'} ${clockOf(onTheWall(dueAt))}`;
 }
 
+/** More letters than these are written smaller. */
+const LONG_LEFT = 9;
+
 function Clock({ clock, now }: { readonly clock: Running; readonly now: number }) {
   const router = useRouter();
   const { carnelian, ink } = useTokens();
@@ -85,7 +88,13 @@ function Clock({ clock, now }: { readonly clock: Running; readonly now: number }
       <Small numberOfLines={1}>{clock.place ?? label}</Small>
       <Small
         numberOfLines={1}
-        style={{ fontFamily: FONT.sansStrong, fontSize: 22, lineHeight: 27, color: due ? carnelian : ink }}
+        style={{
+          fontFamily: FONT.sansStrong,
+          // "ready 09:47" stands whole in a third of a phone.
+          fontSize: left.length > LONG_LEFT ? 18 : 22,
+          lineHeight: 27,
+          color: due ? carnelian : ink,
+        }}
       >
         {left}
       </Small>
