@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import type { AnyDoc } from '../core/model/documents';
 import { readDocument } from '../core/exchange/migrate';
-import { putAt, threeWay, type Json } from '../core/exchange/threeWay';
+import { putAt, mergeDocuments, type Json } from '../core/exchange/threeWay';
 import { EMPTY_KITCHEN } from '../demo';
 import type { Past } from '../demo/past';
 import type { Commit } from './ahead';
@@ -78,7 +78,9 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
         if (text !== null && theirs) texts.set(theirs, text);
         if (textOf(mine) === textOf(old) || theirs === null) next[key] = theirs;
         else {
-          const merged = readDocument(threeWay(asJson(old) ?? undefined, asJson(theirs), asJson(mine)).value);
+          const merged = readDocument(
+            mergeDocuments(asJson(old) ?? undefined, asJson(theirs), asJson(mine)).value,
+          );
           if (merged.ok) next[key] = merged.value;
         }
       }

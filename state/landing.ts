@@ -1,5 +1,5 @@
 import { isNewer, readDocument } from '../core/exchange/migrate';
-import { sameJson, threeWay, type Json } from '../core/exchange/threeWay';
+import { sameJson, mergeDocuments, type Json } from '../core/exchange/threeWay';
 import type { Commit } from './ahead';
 import { NOT_TEXT } from './database';
 
@@ -207,7 +207,7 @@ function settle(key: string, base: string | null, current: string | null, next: 
   const mine = documentIn(next) ?? parse(next);
   const old = base === null ? undefined : (documentIn(base) ?? parse(base));
   if (old !== undefined && sameJson(old, theirs)) return { ...plain, before: theirs };
-  const merged = threeWay(old, theirs, mine);
+  const merged = mergeDocuments(old, theirs, mine);
   const whole = readDocument(merged.value);
   // Two changes that fit each by itself need not fit together: then this window's stands, and the other is offered.
   return whole.ok

@@ -67,11 +67,59 @@ function ofThings(base: Thing, theirs: Thing, mine: Thing, path: readonly string
 const own = (thing: Thing, key: string): Some =>
   Object.prototype.hasOwnProperty.call(thing, key) ? thing[key] : undefined;
 
-/** What an item of a list is known by: its id, or else what it says. */
+/** What an item of a list is known by: its id, what a belief is of, or else what it says. */
 export const nameOf = (item: Json): string => {
-  const id = isThing(item) ? own(item, 'id') : undefined;
-  return typeof id === 'string' ? `#${id}` : JSON.stringify(item);
+  const said = (key: string) => (isThing(item) ? own(item, key) : undefined);
+  const [id, param, of] = [said('id'), said('param'), said('of')];
+  if (typeof id === 'string') return `#${id}`;
+  return typeof param === 'string' && typeof of === 'string' ? `${param}@${of}` : JSON.stringify(item);
 };
+
+/**
+ * Merges two changes of a document. Of what a kitchen has learned nobody is asked: it follows from the runs of both sides
+ * and is worked out anew at the next of them; until then of each thing stands what rests on more outcomes.
+ */
+export function mergeDocuments(base: Some, theirs: Some, mine: Some): Merged {
+  const lists = [theirs, mine].map((doc) => (isThing(doc) ? own(doc, 'beliefs') : undefined));
+  if (!isThing(theirs) || !isThing(mine) || !lists.every(isList)) return threeWay(base, theirs, mine);
+  if (sameJson(theirs, base)) return { value: mine, clashes: [] };
+  const learnedIn = (doc: Some): readonly Json[] => {
+    const beliefs = isThing(doc) ? own(doc, 'beliefs') : undefined;
+    return isList(beliefs) ? beliefs.filter(isLearned) : [];
+  };
+  const [old, other, here] = [learnedIn(base), learnedIn(theirs), learnedIn(mine)];
+  const changed = sameJson(here, old) ? other : sameJson(other, old) ? here : [...other, ...here];
+  const learned = new Map<string, Json>();
+  for (const item of changed) {
+    const known = learned.get(nameOf(item));
+    if (known === undefined || restsOnMore(item, known)) learned.set(nameOf(item), item);
+  }
+  const without = (doc: Some): Some => {
+    const beliefs = isThing(doc) ? own(doc, 'beliefs') : undefined;
+    return isThing(doc) && isList(beliefs)
+      ? { ...doc, beliefs: beliefs.filter((item) => !isLearned(item)) }
+      : doc;
+  };
+  const { value, clashes } = threeWay(without(base), without(theirs), without(mine));
+  const said = isThing(value) ? own(value, 'beliefs') : undefined;
+  if (!isThing(value) || !isList(said)) return { value, clashes };
+  // What somebody has set by hand stands.
+  const set = new Set(said.map(nameOf));
+  const rest = [...learned].filter(([name]) => !set.has(name)).map(([, item]) => item);
+  return { value: { ...value, beliefs: [...said, ...rest] }, clashes };
+}
+
+const isLearned = (item: Json): boolean => isThing(item) && own(item, 'learned') === true;
+
+/** From more outcomes, or as many and later; the same whichever of the two is asked first. */
+function restsOnMore(a: Json, b: Json): boolean {
+  const rank = (item: Json): string => {
+    const seen = isThing(item) ? own(item, 'seen') : 0;
+    const since = isThing(item) ? own(item, 'since') : '';
+    return `${String(typeof seen === 'number' ? seen : 0).padStart(12, '0')} ${typeof since === 'string' ? since : ''} ${JSON.stringify(item)}`;
+  };
+  return rank(a) > rank(b);
+}
 
 function named(list: readonly Json[]): ReadonlyMap<string, Json> | null {
   const map = new Map(list.map((item) => [nameOf(item), item]));
