@@ -27,7 +27,7 @@ const OPEN: Standing = { is: 'open' };
 export const loadOf = (chore: Chore): number | null => {
   if (chore.kind !== 'oven') return null;
   if (chore.does === 'load' || chore.does === 'group') return chore.load ?? 1;
-  return chore.does === 'bake' && chore.bake === null ? 1 : null;
+  return chore.does === 'bake' && chore.bake === null ? (chore.load ?? 1) : null;
 };
 
 const clockOf = (chore: Chore, clocks: readonly BakeClock[]): BakeClock | null => {

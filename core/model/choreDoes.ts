@@ -16,6 +16,7 @@ export const CHORE_DOES = [
   'group',
   'stand',
   'out',
+  'refill',
   'cool',
   // Crumb.
   'crumble',

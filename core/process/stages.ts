@@ -19,6 +19,7 @@ const STAGE_OF: Readonly<Record<ChoreDoes, Stage | null>> = {
   group: 'oven',
   stand: null,
   out: 'oven',
+  refill: 'oven',
   cool: null,
   crumble: 'dough',
   bind: 'dough',

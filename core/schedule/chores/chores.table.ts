@@ -55,6 +55,7 @@ export const SKILL_OF: Readonly<Partial<Record<ChoreDoes, Skill>>> = {
   mix: 'bake',
   fill: 'bake',
   out: 'bake',
+  refill: 'bake',
   group: 'bake',
   make: 'bake',
   soak: 'finish',

@@ -49,6 +49,10 @@ export const CHORE = {
   outBasis: (tins: number, again: boolean) =>
     `About ${again ? 4 : 1} min a tin, ${tins === 1 ? 'one tin' : `${tins} tins`}.`,
   cool: { label: 'Cool', detail: 'On a rack, air under it; covered once it is cold.' },
+  outOfSheet: {
+    label: 'Turn out, line and fill the sheet again',
+    detail: 'Wipe it and let it cool to the hand before batter goes in.',
+  },
   coolToCut: { label: 'Cool', detail: 'In the tin, then chilled: a cold sheet cuts clean.' },
   coolToCrumble: { label: 'Cool', detail: 'Below {30 °C} it crumbles without steaming wet.' },
   soak: { label: 'Prick and soak', detail: 'A spoon at a time, and let it sink in.' },

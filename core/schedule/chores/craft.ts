@@ -1,7 +1,7 @@
+import { sheetLoads } from './sheetLoads';
 import type { ChoreDoes } from '../../model/choreDoes';
 import type { CakesicleLine, CubeLine, MugLine, PopLine } from '../../model/documents';
 import { batterWaitMin, type LinePlan } from '../../plan';
-import { METHODS } from '../../process/batter.table';
 import { byFigure, byHand, byUsual, type ChoreGap, type ChoreHold } from './chore';
 import { crumbWork } from './crumb';
 import { dipWork, finishWork, fromTheCold, meltWork, warmWork } from './finish';
@@ -237,45 +237,20 @@ export function cutWork(
   work.part = PART.cake(work.partOf('cake'), plan.formula?.name ?? '');
   const method = plan.formula?.method ?? 'creamed';
   const ml = batterMl(plan.parts.bowl?.own.value ?? 0, method);
-  const { takes, holds } = mixing(taskIn(tasks, 'mix').takes, method, ml, things.mixableMl);
-  const mix = work.add('mix', {
-    kind: 'hands',
-    ...CHORE.lineSheet,
-    uses: ['batter', 'set out'],
-    detail: METHODS[method].meaning,
-    takes,
-    holds,
+  const cooled = sheetLoads(work, plan, {
+    bake: '',
+    method,
+    ml,
+    waitS: batterWaitMin(batterLines(plan), method) * 60,
+    mixableMl: things.mixableMl,
+    perRack: things.perRack,
+    fresh: 1,
+    cool: CHORE.coolToCut,
   });
   const task = taskIn(tasks, 'bake');
-  const oven = task.holds.find(({ of }) => of.kind === 'oven');
   const on = task.holds.find(({ of }) => of.kind === 'sheet');
-  if (oven?.of.kind !== 'oven' || on?.of.kind !== 'sheet')
-    throw new Error('invariant: a sheet bakes in an oven');
-  const bake = work.add('bake', {
-    kind: 'oven',
-    label: CHORE.bake(1, 1),
-    takes: byFigure(task.takes, `oven:${line.ovenId}`, task.times),
-    holds: [
-      {
-        of: { kind: 'oven', id: oven.of.id },
-        units: oven.n * things.perRack(oven.of.id),
-        settingC: oven.of.settingC,
-        sets: task.times,
-      },
-      one({ kind: 'sheet', id: on.of.id }, on.n),
-    ],
-    after: [within(mix, batterWaitMin(batterLines(plan), method) * 60)],
-    fresh: 1,
-  });
-  const cool = work.add('cool', {
-    kind: 'wait',
-    ...CHORE.coolToCut,
-    takes: byFigure(taskIn(tasks, 'cool').takes, 'room'),
-    holds: [one({ kind: 'bench' }, on.n * task.times)],
-    after: [bake],
-  });
   work.part = null;
-  const sheets = on.n * task.times;
+  const sheets = (on?.n ?? 1) * task.times;
   const cut = work.hands(
     'cut',
     CHORE.cut.label,
@@ -284,7 +259,7 @@ export function cutWork(
     {
       detail: CHORE.cut.detail,
       pieces: made,
-      after: [cool],
+      after: cooled,
     },
   );
   return finishWork(work, {

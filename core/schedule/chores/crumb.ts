@@ -4,6 +4,7 @@ import { byFigure, type ChoreGap } from './chore';
 import { HANDS, batterMl, mixing, one, taskIn, tasksOf, within, type Beside, type Work } from './lineWork';
 import { HANDS_S } from './chores.table';
 import { CHORE } from './chores.words';
+import { sheetLoads } from './sheetLoads';
 
 /** Baked, cooled, crumbled and bound: what portioning waits for. */
 export function crumbWork(
@@ -15,52 +16,47 @@ export function crumbWork(
   mixableMl: number,
 ): string {
   const tasks = tasksOf(plan);
-  const cooled = plan.parts.crumbBakes.map(({ prefix, sheet, formula, microwave, bowl }) => {
+  const cooled = plan.parts.crumbBakes.flatMap(({ prefix, formula, microwave, bowl }): string[] => {
     const { method } = formula.doc;
     const ml = batterMl(bowl.own.value, method);
-    const { takes, holds } = mixing(taskIn(tasks, `${prefix}mix`).takes, method, ml, mixableMl);
+    const waitS = batterWaitMin(formula.read.lines, method) * 60;
+    if (!microwave)
+      return sheetLoads(work, plan, {
+        bake: prefix,
+        method,
+        ml,
+        waitS,
+        mixableMl,
+        perRack,
+        fresh: 0,
+        cool: CHORE.coolToCrumble,
+      });
     const mix = work.add('mix', {
       bake: prefix,
       kind: 'hands',
       ...CHORE.lineSheet,
       uses: ['batter', 'set out'],
       detail: METHODS[method].meaning,
-      takes,
-      holds,
+      ...mixing(taskIn(tasks, `${prefix}mix`).takes, method, ml, mixableMl),
     });
     const task = taskIn(tasks, `${prefix}bake`);
-    const oven = task.holds.find(({ of }) => of.kind === 'oven');
-    const on = task.holds.find(({ of }) => of.kind === 'sheet');
     const bake = work.add('bake', {
       bake: prefix,
       kind: 'oven',
-      label: microwave ? CHORE.microBowls : CHORE.bake(1, 1),
-      takes: byFigure(task.takes, sheet ? `oven:${sheet.spec.oven.id}` : 'microwave', task.times),
-      holds: [
-        ...(oven?.of.kind === 'oven'
-          ? [
-              {
-                of: { kind: 'oven', id: oven.of.id } as const,
-                units: oven.n * perRack(oven.of.id),
-                settingC: oven.of.settingC,
-                sets: task.times,
-              },
-            ]
-          : []),
-        ...(on?.of.kind === 'sheet' ? [one({ kind: 'sheet', id: on.of.id }, on.n)] : []),
-        ...(microwave ? [one({ kind: 'microwave', id: microwave.id })] : []),
-      ],
-      // Batter does not wait for its oven, least of all over night.
-      after: [within(mix, batterWaitMin(formula.read.lines, method) * 60)],
+      label: CHORE.microBowls,
+      takes: byFigure(task.takes, 'microwave', task.times),
+      holds: [one({ kind: 'microwave', id: microwave.id })],
+      after: [within(mix, waitS)],
     });
-    return work.add('cool', {
+    const cool = work.add('cool', {
       bake: prefix,
       kind: 'wait',
       ...CHORE.coolToCrumble,
       takes: byFigure(taskIn(tasks, `${prefix}cool`).takes, 'room'),
-      holds: [one({ kind: 'bench' }, on?.n ?? 1)],
+      holds: [one({ kind: 'bench' }, 1)],
       after: [bake],
     });
+    return [cool];
   });
   const bowls = Math.max(1, plan.parts.table?.sources.length ?? 1);
   const crumbled = work.hands('crumble', CHORE.crumble.label, HANDS_S.crumble * bowls, CHORE.crumbleBasis, {

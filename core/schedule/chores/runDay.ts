@@ -310,7 +310,11 @@ function posedAt({ kitchen, changes }: DayQuestion, work: Together, inHandS: num
 
 /** Loads and rounds of all lines: each of them is a chore at the least. */
 const loadsIn = ({ lines }: AskedRun['whole']): number =>
-  lines.reduce((sum, line) => sum + (line.planned ? line.loads.sizes.length : 0), 0);
+  lines.reduce((sum, line) => {
+    if (!line.planned) return sum;
+    const sheets = line.tasks.reduce((n, { what, times }) => n + (what.does === 'bake' ? times : 0), 0);
+    return sum + Math.max(line.loads.sizes.length, sheets);
+  }, 0);
 
 const emptyDay = (
   { lacking, things }: Pick<Posed, 'lacking' | 'things'>,
