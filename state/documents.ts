@@ -78,9 +78,8 @@ export function createDocumentStore(storage: DocStorage): DocumentStore {
         if (text !== null && theirs) texts.set(theirs, text);
         if (textOf(mine) === textOf(old) || theirs === null) next[key] = theirs;
         else {
-          const merged = readDocument(
-            mergeDocuments(asJson(old) ?? undefined, asJson(theirs), asJson(mine)).value,
-          );
+          const { value } = mergeDocuments(asJson(old) ?? undefined, asJson(theirs), asJson(mine));
+          const merged = readDocument(value);
           if (merged.ok) next[key] = merged.value;
         }
       }

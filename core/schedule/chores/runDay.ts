@@ -16,6 +16,7 @@ import {
   type Starts,
 } from '../solver';
 import type { Thing } from './chore';
+import { MOST_CHORES, loadsIn } from './tooMuch';
 import { turnsOf, type OvenTurn } from './ovenTurns';
 import type { Timed } from './timed';
 import { slackOf, waitsAtOnce } from './slack';
@@ -29,9 +30,6 @@ import { together, type AskedRun, type GroupedRuns, type Together } from './toge
  * between chores; more chores than one day's order can be searched for; or more than these.
  */
 export type Blocked = 'held' | 'made ahead' | 'waits' | 'too much' | 'unknown';
-
-/** More chores than these, a thousand pieces and more, are no one day's work, and their order would take minutes to find. */
-const MOST_CHORES = 300;
 
 /** A run's day on all that the kitchen has. */
 export interface RunDay {
@@ -307,14 +305,6 @@ function posedAt({ kitchen, changes }: DayQuestion, work: Together, inHandS: num
     dueS: work.dueS,
   });
 }
-
-/** Loads and rounds of all lines: each of them is a chore at the least. */
-const loadsIn = ({ lines }: AskedRun['whole']): number =>
-  lines.reduce((sum, line) => {
-    if (!line.planned) return sum;
-    const sheets = line.tasks.reduce((n, { what, times }) => n + (what.does === 'bake' ? times : 0), 0);
-    return sum + Math.max(line.loads.sizes.length, sheets);
-  }, 0);
 
 const emptyDay = (
   { lacking, things }: Pick<Posed, 'lacking' | 'things'>,
