@@ -10,7 +10,7 @@ import { learn, evidenceOf, TENTH, type Learned } from '../core/learn';
 import { SEEING } from '../core/learn/learn.table';
 import type { Evidence, RunDoc, RunFile } from '../core/model/documents';
 import { planWhole, type LinePlan } from '../core/plan';
-import { BIND_STEP_G } from '../core/process/bind.table';
+import { nextBinderG } from '../core/process/bind';
 import { SEEN, trueBakeS } from '../core/rehearse/scenes';
 import { chanceOf } from '../core/schedule/solver';
 import { withLearned } from '../core/learn/beliefs';
@@ -293,7 +293,7 @@ function baked(
   let addedG = bound.parts.dough?.first.value ?? 0;
   while (addedG < needG && log.length < 200) {
     tell({ to: 'squeeze', answer: 'crumbles' }, 'bind');
-    addedG += addedG >= need * BIND_STEP_G.fineFrom ? BIND_STEP_G.teaspoon : BIND_STEP_G.spoon;
+    addedG += nextBinderG(addedG, need);
   }
   tell({ to: 'squeeze', answer: 'holds' }, 'bind');
   const bareCoat = only(FILE).parts.coat;

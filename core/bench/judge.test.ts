@@ -44,10 +44,10 @@ describe('the squeeze', () => {
   });
 
   it('goes on by spoons and, near the end, by teaspoons', () => {
-    // 60 % of the need is in; spoons of 15 g until nine tenths of it, then 5 g.
+    // 60 % of the need is in; spoons of 15 g as long as none passes nine tenths of it, then 5 g.
     let added = first;
     for (let n = 1; n <= 8; n += 1) {
-      const step = added >= need * 0.9 ? 5 : 15;
+      const step = added + 15 > need * 0.9 ? 5 : 15;
       added += step;
       const told = judged(pops, 'bind', said('squeeze', ...Array.from({ length: n }, () => 'crumbles')));
       if (added <= need * 1.6) {

@@ -2,6 +2,7 @@ import type { FrostingChoice, KitchenDoc, Line } from '../model/documents';
 import type { FrostingKind } from '../model/kinds';
 import type { LinePlan } from '../plan';
 import { boilingShiftK, syrupBandC } from '../process/altitude';
+import { nextBinderG } from '../process/bind';
 import { BIND_STEP_G } from '../process/bind.table';
 import { MEND } from '../process/frost.table';
 import { TEMPERING } from '../process/temper.table';
@@ -67,7 +68,7 @@ function squeeze(about: About): Judgement | null {
   let added = dough.first.value;
   let step = 0;
   for (const { answer } of mine) {
-    step = added >= need * BIND_STEP_G.fineFrom ? BIND_STEP_G.teaspoon : BIND_STEP_G.spoon;
+    step = nextBinderG(added, need);
     if (answer === 'crumbles') added += step;
   }
   const last = mine.at(-1)?.answer;

@@ -167,7 +167,7 @@ describe('what is squeezed and weighed', () => {
     const need = dough?.need.value ?? 0;
     // Spoon after spoon until a third more than was reckoned is in.
     const log: BenchEvent[] = [];
-    for (let added = dough?.first.value ?? 0; added < need * 1.3; added += added < need * 0.9 ? 15 : 5)
+    for (let added = dough?.first.value ?? 0; added < need * 1.3; added += added + 15 > need * 0.9 ? 5 : 15)
       log.push(told('bind', 'squeeze', 'crumbles'));
     log.push(told('bind', 'squeeze', 'holds'));
     const taught = closedWith(POPS, { log });

@@ -1,4 +1,4 @@
-import { BIND_STEP_G } from '../process/bind.table';
+import { nextBinderG } from '../process/bind';
 import { hurried } from '../bench/clock';
 import { WET_UNTIL } from '../bench/looks';
 import { benchStateOf, type BenchState } from '../bench/log';
@@ -271,8 +271,7 @@ function bound(seen: Seen, plan: LinePlan, line: Line, state: BenchState): void 
     for (const { answer } of answers) {
       if (answer !== 'crumbles') continue;
       before = added;
-      const fine = added >= dough.need.value * BIND_STEP_G.fineFrom;
-      added += fine ? BIND_STEP_G.teaspoon : BIND_STEP_G.spoon;
+      added += nextBinderG(added, dough.need.value);
     }
     // Where the first addition held at once, only that it takes no more is known.
     seen.through(need, PARAMS.bindFactor.key, [before > 0 ? before : null, added], added);

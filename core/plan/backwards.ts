@@ -52,6 +52,9 @@ const CANDIDATES: readonly Candidate[] = [
   { id: 'moulded', family: 'cakesicle', dressed: {} },
 ];
 
+/** How much of the crumb is used up, near enough to compare. */
+const tenths = ({ usedShare }: BackwardsOffer): number => Math.round(usedShare * 10);
+
 /** More than enough for any table: the count follows from the dough. */
 const ASKED = 2000;
 /** Missing less than this of something is not worth a trip to the shop, g. */
@@ -59,7 +62,7 @@ const WORTH_G = 2;
 
 /**
  * Starts from what is there: every way to use the crumb up, with how many come of it, what is missing, and what limits
- * it; the ones with nothing missing first, then those that make most.
+ * it; the ones with nothing missing first, then those that leave least of it over, then those that make most.
  */
 export function offersFrom(
   table: OnTheTable,
@@ -68,7 +71,11 @@ export function offersFrom(
 ): BackwardsOffer[] {
   if (table.cakeG <= 0 && table.biscuitG <= 0) return [];
   return CANDIDATES.flatMap((candidate) => offerOf(candidate, table, kitchen, formulas)).sort(
-    (a, b) => a.missing.length - b.missing.length || b.count - a.count || a.id.localeCompare(b.id),
+    (a, b) =>
+      a.missing.length - b.missing.length ||
+      tenths(b) - tenths(a) ||
+      b.count - a.count ||
+      a.id.localeCompare(b.id),
   );
 }
 

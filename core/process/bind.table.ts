@@ -66,7 +66,7 @@ export const NO_BAKE_SCHOOL = { lean: 0.87, classic: 1, fudge: 1.13 } as const s
 export const BIND_MODEL: Start = typical(1, 0.3);
 /** First addition, as a share of the need. */
 export const FIRST_ADDITION = 0.6;
-/** Steps after it: a tablespoon, and a teaspoon once nine tenths of the need are in, g. */
+/** Steps after it: a tablespoon, and a teaspoon where a tablespoon would pass nine tenths of the need, g. */
 export const BIND_STEP_G = { spoon: 15, teaspoon: 5, fineFrom: 0.9 } as const;
 /** g/ml of bound dough, baked crumb and no-bake. */
 export const DOUGH_DENSITY = { baked: typical(1.12, 0.04), 'no-bake': typical(1.2, 0.04) } as const;

@@ -1,9 +1,10 @@
 import fc from 'fast-check';
-import { binderNeedG, crumbForExcessG, planBind, type BindInput } from './bind';
+import { binderNeedG, crumbForExcessG, nextBinderG, planBind, type BindInput } from './bind';
 import {
   BINDER_FACTOR,
   BIND_SCHOOLS,
   CRUMB_FACTOR,
+  FIRST_ADDITION,
   type BindSchool,
   type BinderKind,
   type CrumbKind,
@@ -110,6 +111,24 @@ describe('when it goes wrong, and what it teaches', () => {
         const need = planBind(mended).needG;
         // A bowl that had too much before anything was added has a deficit to make up first.
         return need <= added + 1e-6 && (planBind(bowl).needG === 0 || Math.abs(need - added) < 1e-6 * added);
+      }),
+    );
+  });
+});
+
+describe('the next addition of binder', () => {
+  it('by hand: of 100 g spoons to 90 g, then teaspoons; of 20 g never a spoon, which would be a third too much', () => {
+    expect([60, 75, 76, 90].map((added) => nextBinderG(added, 100))).toEqual([15, 15, 5, 5]);
+    expect(nextBinderG(12, 20)).toBe(5);
+  });
+
+  it('never passes the need by more than a teaspoon, and gets there', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 5, max: 2000, noNaN: true }), (need) => {
+        let added = need * FIRST_ADDITION;
+        for (let n = 0; added < need && n < 200; n += 1) added += nextBinderG(added, need);
+        expect(added).toBeGreaterThanOrEqual(need);
+        expect(added).toBeLessThan(need + 5);
       }),
     );
   });

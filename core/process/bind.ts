@@ -56,6 +56,15 @@ export function binderNeedG({ crumb, binder, school, learned }: Omit<BindInput, 
   );
 }
 
+/**
+ * The next addition of binder while the crumb still crumbles, g: a tablespoon, and a teaspoon where a tablespoon would pass
+ * nine tenths of the need. The bench asks for it, the plan foretells it and the log is read by it.
+ * @param addedG what is in, g
+ * @param needG what the crumb is expected to take, g
+ */
+export const nextBinderG = (addedG: number, needG: number): number =>
+  addedG + BIND_STEP_G.spoon > needG * BIND_STEP_G.fineFrom ? BIND_STEP_G.teaspoon : BIND_STEP_G.spoon;
+
 /** How to bind a bowl of crumb: a first addition that cannot be too much, then steps with a test between. */
 export function planBind(input: BindInput): BindPlan {
   const already = input.alreadyG * BINDER_FACTOR[input.binder];
@@ -65,8 +74,7 @@ export function planBind(input: BindInput): BindPlan {
   const firstG = needG * FIRST_ADDITION;
   const stepsG: number[] = [];
   for (let added = firstG; added < highG - 1e-9 && needG > 0;) {
-    const fine = added + BIND_STEP_G.spoon > needG * BIND_STEP_G.fineFrom;
-    const step = Math.min(fine ? BIND_STEP_G.teaspoon : BIND_STEP_G.spoon, highG - added);
+    const step = Math.min(nextBinderG(added, needG), highG - added);
     stepsG.push(step);
     added += step;
   }

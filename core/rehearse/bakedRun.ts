@@ -6,7 +6,7 @@ import type { BenchEvent, Line, RunDoc, RunFile } from '../model/documents';
 import { BOWL, PORTION } from '../bench/portioningOf';
 import { planWhole, type FinishKind, type LinePlan, type RunPlan } from '../plan';
 import { finishOf } from '../plan/finish';
-import { BIND_STEP_G } from '../process/bind.table';
+import { nextBinderG } from '../process/bind';
 import { withoutLearned } from '../learn/beliefs';
 import { SEEING } from '../learn/learn.table';
 import { Beliefs, KITCHEN, PARAMS, scopeOf } from '../param';
@@ -119,8 +119,7 @@ export function bakedRun(
       let at = bound.at - 600_000;
       for (let spoons = 0; addedG < needG && spoons < 40; spoons += 1) {
         tell(at, { what: 'answered', ...bound.step, to: 'squeeze', answer: 'crumbles' });
-        addedG +=
-          addedG >= dough.need.value * BIND_STEP_G.fineFrom ? BIND_STEP_G.teaspoon : BIND_STEP_G.spoon;
+        addedG += nextBinderG(addedG, dough.need.value);
         at += 45_000;
       }
       tell(at, { what: 'answered', ...bound.step, to: 'squeeze', answer: 'holds' });

@@ -1,3 +1,4 @@
+import { BIND_STEP_G } from '../process/bind.table';
 import { bakeInsideS, sheetInsideS } from '../process/bakeSurrogate';
 import type { LinePlan } from '../plan';
 import type { Hidden } from './hidden';
@@ -119,8 +120,10 @@ export function squeezeScene(pieces: number, trueG: number, inG: number, spoons 
     looks,
     options: listed(words.options, spoons > 12 ? ['spoon', 'tea'] : []),
     answer: (id) => {
-      if (id === 'spoon') return { minutes: 1.5, then: squeezeScene(pieces, trueG, inG + 15, spoons + 1) };
-      if (id === 'tea') return { minutes: 1.5, then: squeezeScene(pieces, trueG, inG + 5, spoons + 1) };
+      if (id === 'spoon')
+        return { minutes: 1.5, then: squeezeScene(pieces, trueG, inG + BIND_STEP_G.spoon, spoons + 1) };
+      if (id === 'tea')
+        return { minutes: 1.5, then: squeezeScene(pieces, trueG, inG + BIND_STEP_G.teaspoon, spoons + 1) };
       if (id === 'chill')
         return {
           minutes: 35,
