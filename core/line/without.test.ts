@@ -57,7 +57,7 @@ describe('some pieces without an ingredient', () => {
     expect(bowls[0]?.batch.ingredients.map(({ name }) => name).join()).not.toMatch(/walnut/);
     expect(bowls[1]?.batch.ingredients.map(({ name }) => name)).toEqual(['walnuts']);
     expect(bowls[1]?.batch.parts).toMatchObject([{ formulaId: 'formula-free' }]);
-    expect(free.notes[0]).toMatch(/Before that is anywhere near it, take \{\d+ g\} into a clean bowl/);
+    expect(free.notes[0]).toMatch(/take \{\d+ g\} into a clean bowl before that is anywhere near it/);
     expect(rest.notes[0]).toMatch(/stir \{[\d.]+ g\} of walnuts into what is left/);
   });
 

@@ -19,9 +19,10 @@ export const NOTES = {
   bound: (school: BindSchool, kind: BinderKind) =>
     `Bound ${BIND_SCHOOLS[school].name}, with ${kind}. ${BIND_SCHOOLS[school].meaning}`,
   partedFirst: (ownG: number, whats: readonly string[]) =>
-    `One base is mixed for these and for those with ${whats.join(' and ')}. Before ${whats.length === 1 ? 'that is' : 'those are'} anywhere near it, take ${gramsText(ownG)} into a clean bowl, and fill and bake these first, in a tin and with tools of their own.`,
+    // Whether the day mixes it in one bowl or in two is told by the day: this holds either way.
+    `These have the same base as those with ${whats.join(' and ')}. Mixed in one bowl, take ${gramsText(ownG)} into a clean bowl before ${whats.length === 1 ? 'that is' : 'those are'} anywhere near it; mixed apart, mix this one first. Fill and bake these first, in a tin and with tools of their own.`,
   stirredIn: (whats: readonly { readonly name: string; readonly massG: number }[]) =>
-    `Once the pieces without have their part of the base, stir ${whats.map(({ name, massG }) => `${gramsText(massG)} of ${name}`).join(' and ')} into what is left.`,
+    `Once the pieces without have their part of the base, or are mixed apart from these, stir ${whats.map(({ name, massG }) => `${gramsText(massG)} of ${name}`).join(' and ')} into what is left for these.`,
   noBinder: 'The crumb brings all the binder it takes: squeeze it before anything is added.',
   addBinder: (firstG: number, spoons: number, small: number) => {
     const steps = [
