@@ -11,18 +11,27 @@ import { useDayLeft, useRunDay, type DayView } from './runDay';
 import { useKitchen } from './store';
 import { changesBefore, localNow } from './time';
 
+/** A step that somebody took in hand: known by what is done for whom, where a better day has another name for it. */
+type Chosen = Pick<Chore, 'id' | 'does' | 'lineIds'>;
+
+const isChosen = (chore: Chore, chosen: Chosen | undefined, all: readonly Chore[]): boolean =>
+  chosen !== undefined &&
+  (all.some(({ id }) => id === chosen.id)
+    ? chore.id === chosen.id
+    : chore.does === chosen.does && chore.lineIds.some((id) => chosen.lineIds.includes(id)));
+
 /** How the bench is looked at: kept for as long as the page is open. */
 export const useBenchLook = create<{
   /** By run, the chore that somebody has taken in hand before its turn. */
-  readonly chosen: Readonly<Record<string, string>>;
+  readonly chosen: Readonly<Record<string, Chosen>>;
   /** To be read from two metres. */
   readonly large: boolean;
   /** Read out by the browser's own voice. */
   readonly aloud: boolean;
 }>(() => ({ chosen: {}, large: false, aloud: false }));
 
-export const takeInHand = (runId: string, choreId: string): void =>
-  useBenchLook.setState(({ chosen }) => ({ chosen: { ...chosen, [runId]: choreId } }));
+export const takeInHand = (runId: string, { id, does, lineIds }: Chosen): void =>
+  useBenchLook.setState(({ chosen }) => ({ chosen: { ...chosen, [runId]: { id, does, lineIds } } }));
 
 /** Where a run stands by what has happened: every place that tells its day reads it here. */
 export interface RunStanding {
@@ -107,14 +116,15 @@ export function useStanding(run: RunDoc, everyMs = 20_000): RunStanding {
 /** What is in hand and what comes next, in the order of what is left. */
 function inHandAndNext(
   { bench, chores, startOf: at, now }: Pick<RunStanding, 'bench' | 'chores' | 'startOf' | 'now'>,
-  chosen: string | undefined,
+  chosen: Chosen | undefined,
 ): Pick<RunStanding, 'inHand' | 'next'> {
   const inOrder = (some: readonly Chore[]) =>
     [...some].sort((a, b) => (at(a.id) < at(b.id) ? -1 : Number(at(a.id) > at(b.id))));
   const ready = inOrder(bench.ready);
   // What has its hour later waits for it: a coat that is melted now is cold by the time it is wanted.
   const soon = localNow(onTheWall(now) + EARLY_MS);
-  const inHand = ready.find(({ id }) => id === chosen) ?? ready.find(({ id }) => at(id) <= soon) ?? null;
+  const inHand =
+    ready.find((one) => isChosen(one, chosen, chores)) ?? ready.find(({ id }) => at(id) <= soon) ?? null;
   const next = inOrder(
     chores.filter(
       ({ id, kind }) => kind !== 'wait' && id !== inHand?.id && bench.standing.get(id)?.is === 'open',

@@ -97,7 +97,9 @@ describe('the headless command', () => {
       expect(starts[0]).toBe(day?.chores.map(({ startAt }) => startAt).sort()[0]);
       for (const line of printed.lines) expect(line.day.map(({ label }) => label).join()).toMatch(/Pack/);
     }
-    const labels = of('minis').printed.day.chores.map(({ label }) => label).join();
+    const labels = of('minis')
+      .printed.day.chores.map(({ label }) => label)
+      .join();
     for (const work of [/Inject/, /Spread and pair/, /Make Malt buttercream/]) expect(labels).toMatch(work);
   });
 

@@ -229,7 +229,7 @@ function Next({ run, view }: { readonly run: RunDoc; readonly view: RunStanding 
           <Tap
             key={chore.id}
             label={`${clockText(at)} ${chore.label}, ${whose(run, chore)}. Take it in hand now`}
-            onPress={() => takeInHand(run.id, chore.id)}
+            onPress={() => takeInHand(run.id, chore)}
             style={row}
           >
             {words}
@@ -328,7 +328,7 @@ export function BenchFoot({ run, whole, view }: Of & { readonly view: RunStandin
     // Before its hour nothing has to be done, and everything that waits for nothing can.
     const early = earlyOf(view);
     return early ? (
-      <QuietAction title={`Begin now: ${early.label}`} large onPress={() => takeInHand(run.id, early.id)} />
+      <QuietAction title={`Begin now: ${early.label}`} large onPress={() => takeInHand(run.id, early)} />
     ) : null;
   }
   const load = loadOf(inHand);

@@ -1,3 +1,4 @@
+import type { ChoreDoes } from '../../core/model/choreDoes';
 import { fireEvent } from '@testing-library/react';
 import { useBenchLook } from '../../state/benchView';
 import { useDocuments } from '../../state/store';
@@ -28,6 +29,9 @@ const main = async () => {
   await waitFor(() => expect(screen.getByText(/^(In time|Late): ready about/)).toBeTruthy());
 };
 const step = () => words(screen.getAllByRole('heading', { level: 2 })[0] as HTMLElement);
+
+/** A step of the fresh pops, taken in hand. */
+const inHand = (does: ChoreDoes, id = `pops-fresh/${does}`) => ({ id, does, lineIds: ['pops-fresh'] });
 
 describe('the bench', () => {
   it('has one step in hand with its amounts, and goes on as it is done', async () => {
@@ -125,7 +129,7 @@ describe('judging and weighing at the step', () => {
     choose('pops-fresh/crumble', 'made:formula-malt-buttercream/make');
     open(<BakeScreen id={POPS} />);
     await main();
-    act(() => useBenchLook.setState({ chosen: { [POPS]: 'pops-fresh/bind' } }));
+    act(() => useBenchLook.setState({ chosen: { [POPS]: inHand('bind', 'as another day names it') } }));
     await waitFor(() => expect(step()).toBe('Bind'));
     expect(words(screen.getByText(/first, then squeeze/))).toMatch(/^\d+ g first/);
     tap('button', 'Crumbs fall');
@@ -143,7 +147,7 @@ describe('judging and weighing at the step', () => {
     choose('pops-fresh/bind');
     open(<BakeScreen id={POPS} />);
     await main();
-    act(() => useBenchLook.setState({ chosen: { [POPS]: 'pops-fresh/roll' } }));
+    act(() => useBenchLook.setState({ chosen: { [POPS]: inHand('roll') } }));
     await waitFor(() => expect(step()).toBe('Portion and roll'));
     expect(screen.getByText('Next: 25 g')).toBeTruthy();
     for (let i = 0; i < 6; i += 1) tap('button', '27 g on the scale');
@@ -165,7 +169,7 @@ describe('judging and weighing at the step', () => {
     choose();
     open(<BakeScreen id={POPS} />);
     await main();
-    act(() => useBenchLook.setState({ chosen: { [POPS]: 'pops-fresh/weigh-out' } }));
+    act(() => useBenchLook.setState({ chosen: { [POPS]: inHand('weigh-out') } }));
     await waitFor(() => expect(step()).toMatch(/^Weigh out/));
     tap('button', 'Weigh it in, one after another');
     const into = () => words(screen.getByRole('heading', { name: /^Into the bowl: / }));
@@ -192,7 +196,7 @@ describe('judging and weighing at the step', () => {
     choose('pops-fresh/bind');
     open(<BakeScreen id={POPS} />);
     await main();
-    act(() => useBenchLook.setState({ chosen: { [POPS]: 'pops-fresh/roll' } }));
+    act(() => useBenchLook.setState({ chosen: { [POPS]: inHand('roll') } }));
     await waitFor(() => expect(step()).toBe('Portion and roll'));
     const before = run(POPS).lines[0]?.count ?? 0;
     tap('button', 'More are wanted');
