@@ -1,7 +1,8 @@
 import { create } from 'zustand';
 import type { AnyDoc } from '../core/model/documents';
 import { readDocument } from '../core/exchange/migrate';
-import { putAt, mergeDocuments, type Json } from '../core/exchange/threeWay';
+import { mergeDocuments } from '../core/exchange/mergeDocuments';
+import { putAt, type Json } from '../core/exchange/threeWay';
 import { EMPTY_KITCHEN } from '../demo';
 import type { Past } from '../demo/past';
 import type { Commit } from './ahead';

@@ -1,5 +1,6 @@
 import { isNewer, readDocument } from '../core/exchange/migrate';
-import { sameJson, mergeDocuments, type Json } from '../core/exchange/threeWay';
+import { mergeDocuments } from '../core/exchange/mergeDocuments';
+import { sameJson, type Json } from '../core/exchange/threeWay';
 import type { Commit } from './ahead';
 import { NOT_TEXT } from './database';
 

@@ -18,12 +18,13 @@ export interface Merged {
   readonly clashes: readonly Clash[];
 }
 
-type Some = Json | undefined;
+/** Undefined stands for what is not there. */
+export type Some = Json | undefined;
 type Thing = { readonly [key: string]: Json };
 
-const isThing = (value: Some): value is Thing =>
+export const isThing = (value: Some): value is Thing =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
-const isList = (value: Some): value is readonly Json[] => Array.isArray(value);
+export const isList = (value: Some): value is readonly Json[] => Array.isArray(value);
 
 /** Whether two values say the same, whatever the order of their keys. */
 export function sameJson(a: Some, b: Some): boolean {
@@ -64,7 +65,7 @@ function ofThings(base: Thing, theirs: Thing, mine: Thing, path: readonly string
   return { value, clashes };
 }
 
-const own = (thing: Thing, key: string): Some =>
+export const own = (thing: Thing, key: string): Some =>
   Object.prototype.hasOwnProperty.call(thing, key) ? thing[key] : undefined;
 
 /** What an item of a list is known by: its id, what a belief is of, or else what it says. */
@@ -74,52 +75,6 @@ export const nameOf = (item: Json): string => {
   if (typeof id === 'string') return `#${id}`;
   return typeof param === 'string' && typeof of === 'string' ? `${param}@${of}` : JSON.stringify(item);
 };
-
-/**
- * Merges two changes of a document. Of what a kitchen has learned nobody is asked: it follows from the runs of both sides
- * and is worked out anew at the next of them; until then of each thing stands what rests on more outcomes.
- */
-export function mergeDocuments(base: Some, theirs: Some, mine: Some): Merged {
-  const lists = [theirs, mine].map((doc) => (isThing(doc) ? own(doc, 'beliefs') : undefined));
-  if (!isThing(theirs) || !isThing(mine) || !lists.every(isList)) return threeWay(base, theirs, mine);
-  if (sameJson(theirs, base)) return { value: mine, clashes: [] };
-  const learnedIn = (doc: Some): readonly Json[] => {
-    const beliefs = isThing(doc) ? own(doc, 'beliefs') : undefined;
-    return isList(beliefs) ? beliefs.filter(isLearned) : [];
-  };
-  const [old, other, here] = [learnedIn(base), learnedIn(theirs), learnedIn(mine)];
-  const changed = sameJson(here, old) ? other : sameJson(other, old) ? here : [...other, ...here];
-  const learned = new Map<string, Json>();
-  for (const item of changed) {
-    const known = learned.get(nameOf(item));
-    if (known === undefined || restsOnMore(item, known)) learned.set(nameOf(item), item);
-  }
-  const without = (doc: Some): Some => {
-    const beliefs = isThing(doc) ? own(doc, 'beliefs') : undefined;
-    return isThing(doc) && isList(beliefs)
-      ? { ...doc, beliefs: beliefs.filter((item) => !isLearned(item)) }
-      : doc;
-  };
-  const { value, clashes } = threeWay(without(base), without(theirs), without(mine));
-  const said = isThing(value) ? own(value, 'beliefs') : undefined;
-  if (!isThing(value) || !isList(said)) return { value, clashes };
-  // What somebody has set by hand stands.
-  const set = new Set(said.map(nameOf));
-  const rest = [...learned].filter(([name]) => !set.has(name)).map(([, item]) => item);
-  return { value: { ...value, beliefs: [...said, ...rest] }, clashes };
-}
-
-const isLearned = (item: Json): boolean => isThing(item) && own(item, 'learned') === true;
-
-/** From more outcomes, or as many and later; the same whichever of the two is asked first. */
-function restsOnMore(a: Json, b: Json): boolean {
-  const rank = (item: Json): string => {
-    const seen = isThing(item) ? own(item, 'seen') : 0;
-    const since = isThing(item) ? own(item, 'since') : '';
-    return `${String(typeof seen === 'number' ? seen : 0).padStart(12, '0')} ${typeof since === 'string' ? since : ''} ${JSON.stringify(item)}`;
-  };
-  return rank(a) > rank(b);
-}
 
 function named(list: readonly Json[]): ReadonlyMap<string, Json> | null {
   const map = new Map(list.map((item) => [nameOf(item), item]));

@@ -81,7 +81,7 @@ export function offersFrom(
 
 /**
  * Of a candidate what can be made with nothing missing, which keeps what is on the table as its limit; and, where the dough
- * makes more than that, the whole of it with what is to be bought.
+ * makes more than that, all that it makes, with what is to be bought.
  */
 function offerOf(
   { id, family, dressed }: Candidate,
@@ -97,40 +97,46 @@ function offerOf(
     kitchen,
   });
   if (!made.ok) return [];
-  const free = edit(
-    edit(edit(made.line, choose(stocked(made.line, table))), choose(dressed)),
-    choose({ sticksOnHand: null }),
+  // The dough first, as if chocolate and sticks were no limit; then as many as what is there is enough for.
+  const unlimited = [stocked(made.line, table), dressed, { sticksOnHand: null }].reduce<Line>(
+    (line, choice) => edit(line, choose(choice)),
+    made.line,
   );
-  const offer = (asked: Line, bought: boolean): BackwardsOffer[] => {
-    const count = planOf(asked, kitchen, formulas)?.parts.count.made.value ?? 0;
-    if (count < 1) return [];
-    const line = edit(asked, choose({ count }));
-    const plan = planOf(line, kitchen, formulas);
-    const dough = plan?.parts.dough;
-    if (!plan || !dough) return [];
-    const left = plan.parts.doughLeft?.value ?? 0;
-    const ready = dough.ready.value;
-    const used = table.cakeG + table.biscuitG > 0 && ready > 0 ? Math.max(0, 1 - left / ready) : 0;
-    return [
-      {
-        id: bought ? `${id}-bought` : id,
-        title: bought ? WITH_MORE(BACKWARDS[id]) : BACKWARDS[id],
-        line,
-        count: plan.parts.count.made.value,
-        missing: missingOf(plan, table),
-        usedShare: used,
-      },
-    ];
-  };
-  const [all] = offer(free, false);
-  if (!all || all.missing.length === 0) return offer(edit(free, choose(limited(free, table))), false);
-  // What it takes is looked up in the very plan that the run will have.
-  const within = offer(edit(free, choose(limited(free, table))), false).filter(
-    ({ missing }) => missing.length === 0,
-  );
-  const [most = 0] = within.map(({ count }) => count);
+  const offer = (line: Line) => offered({ id, title: BACKWARDS[id] }, line, { table, kitchen, formulas });
+  const all = offer(unlimited);
+  const within = offer(edit(unlimited, choose(limited(unlimited, table))));
+  if (!within || within.missing.length > 0) return all ? [all] : [];
   // To buy something for as many pieces as can be made without it is nobody's wish.
-  return most > 0 ? [...within, ...offer(free, true).filter(({ count }) => count > most)] : [all];
+  const more = all && all.missing.length > 0 && all.count > within.count;
+  return more ? [within, { ...all, id: `${id}-bought`, title: WITH_MORE(all.title) }] : [within];
+}
+
+/** As many of a line as can be made, and what is missing for them; null where that is none. */
+function offered(
+  named: Pick<BackwardsOffer, 'id' | 'title'>,
+  asked: Line,
+  {
+    table,
+    kitchen,
+    formulas,
+  }: { readonly table: OnTheTable; readonly kitchen: KitchenDoc; readonly formulas: readonly FormulaDoc[] },
+): BackwardsOffer | null {
+  const count = planOf(asked, kitchen, formulas)?.parts.count.made.value ?? 0;
+  if (count < 1) return null;
+  // What it takes is looked up in the very plan that the run will have.
+  const line = edit(asked, choose({ count }));
+  const plan = planOf(line, kitchen, formulas);
+  const dough = plan?.parts.dough;
+  if (!plan || !dough) return null;
+  const left = plan.parts.doughLeft?.value ?? 0;
+  const ready = dough.ready.value;
+  return {
+    ...named,
+    line,
+    count: plan.parts.count.made.value,
+    missing: missingOf(plan, table),
+    usedShare: table.cakeG + table.biscuitG > 0 && ready > 0 ? Math.max(0, 1 - left / ready) : 0,
+  };
 }
 
 /** Everything on the table that is to be enough: the run that begins with it keeps to it, whatever count is asked of it later. */
