@@ -102,14 +102,14 @@ function DayOf({ run, whole }: { readonly run: RunDoc; readonly whole: RunPlan }
               </>
             )}
           </View>
-          {held > 0 ? (
+          {held > 0 && !begun ? (
             <QuietAction
               title={`Let ${held === 1 ? 'the held chore' : `${held} held chores`} move again`}
               icon="undo"
               onPress={() => changeRunOf('Nothing held', run.id, (now_) => ({ ...now_, held: {} }))}
             />
           ) : null}
-          <Ahead run={run} day={day} />
+          {begun ? null : <Ahead run={run} day={day} />}
           {wide ? null : <CalendarFile run={run} day={day} />}
         </>
       ) : null}
