@@ -22,7 +22,7 @@ import { LaterRuns } from './laterRuns';
 import { demoDocs, byKey } from './demoDocs';
 import { pause, waitAfter } from './retries';
 import { onceKept, setAside } from './putAside';
-import { newStepId, oldSteps, readStep, readSteps, readText, type UndoStep } from './reading';
+import { newStepId, oldSteps, readStep, readSteps, readText, sealedText, type UndoStep } from './reading';
 import { readSeals, sealSoon, sumOf } from './seals';
 import type { DocStorage, Elsewhere } from './storage';
 
@@ -30,9 +30,6 @@ export * from './docs';
 export * from './documentState';
 
 const asJson = (doc: AnyDoc | null | undefined): Json => (doc ?? null) as unknown as Json;
-
-/** A text that this build has read whole before. */
-const sealedText = (text: string) => ({ ok: true as const, doc: JSON.parse(text) as AnyDoc, older: null });
 
 /** The store of all documents over some storage. Writing follows every change; reading happens once. */
 export function createDocumentStore(storage: DocStorage): DocumentStore {

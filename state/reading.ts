@@ -82,3 +82,10 @@ export function oldSteps(text: string | undefined): UndoStep[] {
     return [];
   }
 }
+
+/** A text that this build has read whole before. */
+export const sealedText = (text: string) => ({
+  ok: true as const,
+  doc: JSON.parse(text) as AnyDoc,
+  older: null,
+});
