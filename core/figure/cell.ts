@@ -1,6 +1,7 @@
 import { type AnyRef, type Ref } from './expr';
 import { BASES, type Bounds, type Figure, type Known, type Words } from './figure';
 import { spanAbove, spanBelow, type Moved, type Moves } from './moves';
+import { tiedWidth, type Ties } from './ties';
 import { OP, Term, ceilNear, floorNear } from './term';
 import type { Unit } from './unit';
 
@@ -83,12 +84,6 @@ export class Cell extends Term implements Moved {
   }
 }
 
-/** A root that moves figures: what it is wherever it stands, and the figure that shows it here. */
-export interface Root {
-  readonly key: string;
-  readonly id: string;
-  readonly label: string;
-}
 export const refOf = <U extends Unit>(cell: Cell): Ref<U> => cell as unknown as Ref<U>;
 /** A figure's reference as one of whatever unit. */
 export const anyRef = <U extends Unit>(ref: Ref<U>): AnyRef => ref as unknown as AnyRef;
@@ -142,7 +137,7 @@ export function figureOf(cell: Cell): Figure {
 const NOTHING = 1e-6;
 
 /** Value and range of a sum, rounded where it is counted, bare where it is decided. */
-export function stand(cell: Cell, raw: number, moves: Moves, sampling: Sampling | null): void {
+export function stand(cell: Cell, raw: number, moves: Moves, sampling: Sampling | null, ties: Ties): void {
   const { whole, decide, signed } = cell.more;
   const held = sampling && (whole || decide) ? sampling.held(cell.id) : undefined;
   if (decide) {
@@ -152,9 +147,10 @@ export function stand(cell: Cell, raw: number, moves: Moves, sampling: Sampling 
   const bounded = signed !== true && !SIGNED.has(cell.unit);
   // What floating point leaves of a difference that is nothing is nothing.
   const settled = bounded && raw < 0 && raw > -NOTHING ? 0 : raw;
-  const below = settled - spanBelow(moves, cell);
+  const wide = ties.size > 0 ? tiedWidth(moves, cell, ties) : 1;
+  const below = settled - wide * spanBelow(moves, cell);
   const low = bounded && below < 0 && settled >= 0 ? 0 : below;
-  const high = settled + spanAbove(moves, cell);
+  const high = settled + wide * spanAbove(moves, cell);
   const round = whole === undefined ? as : whole === 'floor' ? floorNear : ceilNear;
   cell.at = cell.value = held ?? round(settled);
   cell.low = round(low);

@@ -10,6 +10,8 @@ import {
 } from './figure';
 import { STRIDE, addMoves, carryMoves } from './moves';
 import { Ledger, OwnRoot } from './ledger';
+import type { Root } from './root';
+import { tie, tiedShares } from './ties';
 import type { Term } from './term';
 import { OP, evaluate, gatherLeaves } from './term';
 import type { Dimension, DimensionOf, Unit } from './unit';
@@ -26,7 +28,6 @@ import {
   refOf,
   stand,
   type More,
-  type Root,
   type Sampling,
 } from './cell';
 
@@ -46,6 +47,10 @@ export interface RootSpec<U extends Unit> {
    * together. Left out, it is this line's alone.
    */
   readonly key?: string | undefined;
+  /** How its doubt is tied to others', by their keys, as correlations. */
+  readonly ties?: Readonly<Record<string, number>> | undefined;
+  /** The key by which ties name it, where its value is another's: that of all things of its kind. */
+  readonly tiedAs?: string | undefined;
   /** What would have stood here had nobody measured it before. */
   readonly expected?: { readonly value: number; readonly spread: number } | undefined;
 }
@@ -84,7 +89,8 @@ export interface Move {
  *
  * Ranges: each root is moved to its 10th and its 90th percentile on its own, every figure is computed again along that
  * move, and the moves are combined as independent ones (root of the sum of squares). A root that enters a sum twice is
- * moved in both places at once, so correlations are kept. Exact for linear sums of independent normal roots; first
+ * moved in both places at once, so correlations are kept; roots that were learned together are tied as their joint belief has it.
+ * Exact for linear sums of independent normal roots; first
  * order otherwise.
  *
  * What people measured, by figure id, takes the place of a starting value, or of the sum of a figure that may be pinned.
@@ -146,7 +152,7 @@ export class Figures {
       const number =
         key === undefined
           ? ledger.roots.push(new OwnRoot(id, words, ledger.owner)) - 1
-          : this.rootNumber({ key, id, label: words.label });
+          : this.rootNumber({ key, id, label: words.label, ties: spec.ties, tiedAs: spec.tiedAs });
       ledger.moves.push(number, -spread, spread);
       cell.end = ledger.moves.length;
     }
@@ -196,7 +202,7 @@ export class Figures {
     cell.end = moves.length;
     cell.kind = 'derived';
     for (let i = 0; i < inputs.length; i += 1) cell.bases |= (inputs[i] as Cell).bases;
-    stand(cell, raw, moves, ledger.sampling);
+    stand(cell, raw, moves, ledger.sampling, ledger.ties);
     const pinned = more.pin ? this.measuredOf(cell, more.pin) : undefined;
     if (pinned !== undefined) {
       cell.expected = { value: cell.value, low: cell.low, high: cell.high };
@@ -252,19 +258,16 @@ export class Figures {
 
   /** What widens a figure's range, largest first, with the share of the squared width; what adds under 2 % is left out. */
   causes(id: string): (RangeCause & { readonly label: string })[] {
-    const { moves, roots } = this.ledger;
+    const { moves, roots, ties } = this.ledger;
     const { own, end } = this.cell(id);
-    const widths: (RangeCause & { readonly label: string })[] = [];
-    let total = 0;
-    for (let i = own; i < end; i += STRIDE) {
-      const square = (((moves[i + 2] as number) - (moves[i + 1] as number)) / 2) ** 2;
-      total += square;
-      const root = roots[moves[i] as number] as Root;
-      widths.push({ id: root.id, label: root.label, share: square });
-    }
+    const shares = tiedShares(moves, { start: own, end }, ties);
+    const total = [...shares.values()].reduce((sum, share) => sum + share, 0);
     if (total === 0) return [];
-    return widths
-      .map((cause) => ({ ...cause, share: cause.share / total }))
+    return [...shares]
+      .map(([number, share]) => {
+        const root = roots[number] as Root;
+        return { id: root.id, label: root.label, share: share / total };
+      })
       .filter(({ share }) => share > 0.02)
       .sort((x, y) => y.share - x.share);
   }
@@ -339,11 +342,17 @@ export class Figures {
   }
 
   private rootNumber(root: Root): number {
-    const { roots, rootByKey } = this.ledger;
+    const { roots, rootByKey, rootByName, ties } = this.ledger;
     const known = rootByKey.get(root.key);
     if (known !== undefined) return known;
     const number = roots.push(root) - 1;
     rootByKey.set(root.key, number);
+    const name = root.tiedAs ?? root.key;
+    if (!rootByName.has(name)) rootByName.set(name, number);
+    if (root.ties || this.ledger.anyTies) {
+      this.ledger.anyTies = true;
+      tie(ties, roots, rootByName, number);
+    }
     return number;
   }
 

@@ -1,6 +1,8 @@
 import type { Words } from './figure';
-import type { Cell, Root, Sampling } from './cell';
+import type { Cell, Sampling } from './cell';
 import type { Moves, Scratch } from './moves';
+import type { Root } from './root';
+import type { Ties } from './ties';
 
 /** A root that moves figures of its own ledger only. Its key is written when somebody asks: most never do. */
 export class OwnRoot implements Root {
@@ -28,6 +30,10 @@ export class Ledger {
     string,
     { readonly cell: Cell; readonly value: number; readonly spread: number }
   >();
+  /** Numbers of roots by the names that ties have for them, and which are tied. */
+  readonly rootByName = new Map<string, number>();
+  readonly ties: Ties = new Map();
+  anyTies = false;
   readonly moves: Moves = [];
   readonly scratch: Scratch = { roots: [], fingers: [], slopes: [] };
   readonly taken = new Set<string>();

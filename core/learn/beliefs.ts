@@ -1,5 +1,5 @@
 import type { Belief } from '../model/belief';
-import type { KitchenDoc, RunDoc } from '../model/documents';
+import type { KitchenDoc, OvenDoc, RunDoc } from '../model/documents';
 import type { Evidence } from '../model/evidence';
 import { paramOf, PARAMS, scopeOf } from '../param';
 import { airKnown } from '../process/oven.table';
@@ -12,37 +12,36 @@ export const withoutLearned = <K extends Pick<KitchenDoc, 'beliefs'>>(kitchen: K
   beliefs: kitchen.beliefs.filter(({ learned }) => !learned),
 });
 
-/** All that closed runs say, but for what was started afresh since, held against what is known of each oven's air by now. */
-export const allEvidence = (
+/**
+ * All that closed runs say, but for what was started afresh since. Of an oven's air it is held against what Kitchen says of it now.
+ */
+export function allEvidence(
   runs: readonly Pick<RunDoc, 'closed'>[],
   kitchen: Pick<KitchenDoc, 'anew' | 'ovens'>,
-): Evidence[] => byAir(toldBy(runs, kitchen), kitchen);
-
-/**
- * Outcomes of ovens as they would have come with their air as it is known by now: a bake that was quick because the oven runs hot
- * would be quick a second time, once the dial is set lower for it. Readings are held against what Kitchen says of the oven.
- */
-function byAir(evidence: readonly Evidence[], { ovens }: Pick<KitchenDoc, 'ovens'>): Evidence[] {
-  const ovenOf = (of: readonly string[]) => ovens.find(({ id }) => of[0] === scopeOf('oven', id));
-  const held = evidence.map((one): Evidence => {
-    const oven = one.param === PARAMS.ovenOffset.key ? ovenOf(one.of) : undefined;
-    return oven ? { ...one, start: pick(airKnown(oven)) } : one;
-  });
-  if (!held.some(({ air }) => air)) return held;
-  const reads = held.filter(({ param }) => param === PARAMS.ovenOffset.key);
-  const known = learn(reads, Math.max(0, ...reads.map(({ at }) => at)));
-  return held.map((one): Evidence => {
-    if (!one.air) return one;
-    const airK = known.find(({ of }) => of === one.of[0])?.mean ?? ovenOf(one.of)?.offsetC ?? 0;
-    const by = Math.exp(-one.air.perK * (airK - one.air.saidK));
-    return {
-      ...one,
-      low: one.low === null ? null : one.low * by,
-      high: one.high === null ? null : one.high * by,
-    };
+): Evidence[] {
+  const { key } = PARAMS.ovenOffset;
+  const said = (oven: OvenDoc) => {
+    const { value, spread } = airKnown(oven);
+    return { value, spread };
+  };
+  const ovenOf = (of: readonly string[]) => kitchen.ovens.find(({ id }) => of[0] === scopeOf('oven', id));
+  const bySaid = <M extends Pick<Evidence, 'param' | 'of' | 'start'>>(one: M): M => {
+    const oven = one.param === key ? ovenOf(one.of) : undefined;
+    if (!oven) return one;
+    return { ...one, start: said(oven) };
+  };
+  return toldBy(runs, kitchen).map((one): Evidence => {
+    const { air, beside = [] } = one;
+    const oven = ovenOf(one.of);
+    // As versions before had it: of all that a time goes by, only the air was kept.
+    const old =
+      air && oven
+        ? [{ param: key, of: one.of.slice(0, 1), was: air.saidK, start: said(oven), per: air.perK }]
+        : [];
+    if (one.param !== key && beside.length + old.length === 0) return one;
+    return { ...bySaid(one), beside: [...beside.map(bySaid), ...old] };
   });
 }
-const pick = ({ value, spread }: { readonly value: number; readonly spread: number }) => ({ value, spread });
 
 function toldBy(
   runs: readonly Pick<RunDoc, 'closed'>[],
@@ -71,20 +70,32 @@ export function nextSpread({ param, mean, spread, start }: Learned): number {
   );
 }
 
-export const beliefOf = (learned: Learned): Belief => {
-  const { param, of, mean, seen, lastAt, with: seenWith } = learned;
+export function beliefOf(learned: Learned, all: readonly Learned[] = []): Belief {
+  const { param, of, mean, seen, lastAt, ties } = learned;
   const bounds = paramOf(param);
+  const spread = nextSpread(learned);
+  // What a batch differs by from what was learned is tied to nothing.
+  const own = spread > 0 ? learned.spread / spread : 0;
+  const tied = Object.entries(ties).flatMap(([key, tie]): [string, number][] => {
+    const other = all.find((one) => keyOf(one) === key);
+    const theirs = other ? other.spread / Math.max(other.spread, nextSpread(other)) : 1;
+    const by = Math.max(-1, Math.min(1, tie * own * theirs));
+    return Math.abs(by) < LOOSE ? [] : [[key, Number(by.toFixed(4))]];
+  });
   return {
     param,
     of,
     mean: bounds ? Math.min(bounds.max, Math.max(bounds.min, mean)) : mean,
-    spread: nextSpread(learned),
-    seen,
+    spread,
+    seen: Math.max(1, seen),
     since: dayOf(lastAt),
     learned: true,
-    ...(seenWith.length > 0 ? { with: [...seenWith] } : {}),
+    ...(tied.length > 0 ? { ties: Object.fromEntries(tied) } : {}),
   };
-};
+}
+/** A tie looser than this changes no range. */
+const LOOSE = 0.03;
+const keyOf = ({ param, of }: { readonly param: string; readonly of: string }): string => `${param}@${of}`;
 
 /**
  * The kitchen with what its closed runs teach, and nothing of what they no longer do. What somebody has set by hand stands.
@@ -96,9 +107,8 @@ export function withLearned(
   now: number,
 ): KitchenDoc {
   const { beliefs } = withoutLearned(kitchen);
-  const stated = new Set(beliefs.map(({ param, of }) => `${param}@${of}`));
-  const learned = learn(allEvidence(runs, kitchen), now)
-    .filter(({ param, of }) => !stated.has(`${param}@${of}`))
-    .map(beliefOf);
+  const stated = new Set(beliefs.map(keyOf));
+  const all = learn(allEvidence(runs, kitchen), now);
+  const learned = all.filter((one) => !stated.has(keyOf(one))).map((one) => beliefOf(one, all));
   return { ...kitchen, beliefs: [...beliefs, ...learned] };
 }

@@ -12,7 +12,7 @@ import { RACKS } from '../process/oven.table';
 import { STAGES, isOfLine, stageOf, type Stage } from '../process/stages';
 import type { Chore } from '../schedule/chores';
 import { TENTH } from './learner';
-import type { Bounds, Seen } from './seen';
+import { startOf, type Bounds, type Seen } from './seen';
 
 /** A clock that rings is tapped away: it was set by then, or a little after, and maybe for long. As a share. Basis: judgement. */
 const RANG = { from: 0.95, until: 1.15 } as const;
@@ -45,13 +45,9 @@ export function settled(
       best.set(figureId, now);
   }
   for (const [figureId, { low, high }] of best)
-    seen.through(
-      figureId,
-      PARAMS.setting.key,
-      [low, high],
-      low === null ? high : (low + high) / 2,
-      `${figureId}.usual`,
-    );
+    seen.through(figureId, PARAMS.setting.key, [low, high], low === null ? high : (low + high) / 2, {
+      rootId: `${figureId}.usual`,
+    });
 }
 
 /** Taps that lie so close together are of work that was told afterwards, ms. */
@@ -142,7 +138,7 @@ export function portioned(seen: Seen, plan: LinePlan, log: RunDoc['log'], scaleS
       key,
       root.known.of,
       [Math.max(0, left - each / 2) / bowl.massG, left / bowl.massG],
-      { value: root.value, spread: (root.high - root.low) / 2 },
+      startOf(root),
       { figureId: root.id, expected: root.value, came: left / bowl.massG },
     );
 }
@@ -153,13 +149,11 @@ function scooped(seen: Seen, plan: LinePlan, meanG: number): void {
   if (!root?.known) return;
   const level = plan.figure('size.scoop').value * plan.figure('dough.density').value;
   const fill = meanG / level;
-  seen.of(
-    PARAMS.scoopFill.key,
-    root.known.of,
-    [fill, fill],
-    { value: root.value, spread: (root.high - root.low) / 2 },
-    { figureId: 'portion.mass', expected: level * root.value, came: meanG },
-  );
+  seen.of(PARAMS.scoopFill.key, root.known.of, [fill, fill], startOf(root), {
+    figureId: 'portion.mass',
+    expected: level * root.value,
+    came: meanG,
+  });
 }
 
 /** So far apart, two tins went in together, ms. */
@@ -213,7 +207,7 @@ export function risen(
   const bounds = finishBounds(kind);
   const planned = plan.parts.portion?.value ?? 0;
   if (!bounds || planned <= 0 || given <= 0) return;
-  // Of another fill than the plan would have with nothing learned, the height goes with the fill.
+  // Of another fill than the plan has, the height goes with the fill.
   const back = (value: number | null) => (value === null ? null : (value * planned) / given);
   const [low, high] = bounds.map(back) as [number | null, number | null];
   const shown = low === null ? (high ?? 0) : high === null ? low : (low + high) / 2;

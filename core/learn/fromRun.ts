@@ -1,5 +1,5 @@
 import { nextBinderG } from '../process/bind';
-import { hurried } from '../bench/clock';
+import { hurried, nextLookAt } from '../bench/clock';
 import { WET_UNTIL } from '../bench/looks';
 import { benchStateOf, type BenchState } from '../bench/log';
 import { FROSTING_EACH } from '../bench/leftOver';
@@ -26,39 +26,38 @@ const CRUMB = /^crumb\.\d+$/;
 const OUTCOMES = new Set(['binder.added', 'coat.each', FROSTING_EACH]);
 
 /**
- * What a closed run says of its kitchen, each outcome against what was expected with nothing learned: so no lesson feeds on
- * itself. What was read off practice instruments teaches nothing.
+ * What a closed run says of its kitchen: each outcome against what the plan of that day expected, and with what that expected it
+ * from. What was read off practice instruments teaches nothing.
  * @param at ms since the epoch: when it was closed
  */
 export function evidenceOf(file: File, at: number): Evidence[] {
   const { run } = file;
-  const started = { ...file, kitchen: withoutLearned(file.kitchen) };
-  const asMeasured = planWhole(started);
-  const bare = planWhole({ ...started, run: withoutOutcomes(run, asMeasured.lines) });
+  const asMeasured = planWhole(file);
+  const bare = planWhole({ ...file, run: withoutOutcomes(run, asMeasured.lines) });
   const state = benchStateOf(run.log ?? []);
   // As planned before a gram was on the table: only asked for where crumb was weighed.
   const weighedCrumb = run.lines.some(({ measured }) => Object.keys(measured).some((id) => CRUMB.test(id)));
   const unmeasured = weighedCrumb
-    ? planWhole({ ...started, run: { ...run, lines: run.lines.map((line) => ({ ...line, measured: {} })) } })
+    ? planWhole({ ...file, run: { ...run, lines: run.lines.map((line) => ({ ...line, measured: {} })) } })
     : null;
   const whole = (lineId: string): LinePlan | null => {
     const found = unmeasured?.lines.find((one) => one.line.id === lineId);
     return found?.planned ? found : null;
   };
   const told = (run.log ?? []).length > 0;
-  const chores = told ? workOf(bare, started.kitchen) : [];
+  // What hands took is held against the usual: how fast they are is itself all that is learned of them.
+  const chores = told ? workOf(bare, withoutLearned(file.kitchen)) : [];
   const domed = endedAs(run, state, bare.lines);
-  const asGiven = domed.size > 0 || clocksIn(run).length > 0 ? planWhole(file) : null;
   let handsTold = !told;
   return bare.lines.flatMap((plan): Evidence[] => {
     if (!plan.planned) return [];
     const line = run.lines.find(({ id }) => id === plan.line.id);
     if (!line) return [];
     const seen = new Seen(plan, run.id, at);
-    const given = asGiven?.lines.find((one) => one.line.id === line.id);
-    const set = given?.planned ? settingOf(given) : null;
-    baked(seen, plan, clocksIn(run), set);
-    aired(seen, line, clocksIn(run), set, started.kitchen);
+    const given = asMeasured.lines.find((one) => one.line.id === line.id);
+    const setC = given?.planned ? settingOf(given) : null;
+    baked(seen, plan, clocksIn(run), setC);
+    aired(seen, line, clocksIn(run), setC, file.kitchen);
     // Hands are the day's, not a line's: they are told with the first.
     if (!handsTold) handsPaced(seen, run, chores);
     handsTold = true;
@@ -156,18 +155,64 @@ export function doneBetween({ looks, startedAt, endedAt, inside }: BakeClock): B
   return [Math.min(took, Math.max(took / BROWN_FROM, ...lows)), took];
 }
 
+/** When a load was done, as one outcome: between bounds, or about then. */
+interface Timed {
+  readonly low: number | null;
+  readonly high: number | null;
+  /** Of what was told without a look before: a standard deviation, as a share. */
+  readonly doubt: number;
+  readonly figureId: string;
+}
+
+/**
+ * Out it came when no clock had asked for a look: somebody saw or smelt that it was done, and may have come late. It took about
+ * as long, less by so much. As shares. Basis: judgement.
+ */
+const LATE = { by: 0.015, doubt: 0.03 } as const;
+/** A look from so long before to so long after its clock rang was asked for by it, ms. */
+const ASKED_MS = { before: 10_000, after: 75_000 } as const;
+/** Two looks so close together say more than when the second was, as a share. */
+const CLOSE = 0.05;
+
+/** Whether the look that ended a load came when its clock asked for one. */
+function askedFor(clock: BakeClock): boolean {
+  const last = clock.looks.at(-1);
+  if (!last) return false;
+  const asked = nextLookAt({ ...clock, looks: clock.looks.slice(0, -1), endedAt: null });
+  return last.at >= asked - ASKED_MS.before && last.at <= asked + ASKED_MS.after;
+}
+
+/** It was right inside as it came out. */
+const RIGHT = { by: 0.03, doubt: 0.03 } as const;
+
+function timed(clock: BakeClock): Omit<Timed, 'figureId'> {
+  const [low, high] = doneBetween(clock);
+  const { looks, inside, endedAt, startedAt } = clock;
+  const over = looks.at(-1)?.result === 'over';
+  const close = low !== null && high !== null && high - low <= CLOSE * high + 1e-9;
+  const came = inside === 'right' ? RIGHT : inside || over || close || askedFor(clock) ? null : LATE;
+  if (!came || endedAt === null) return { low, high, doubt: 0 };
+  // Never before a look that said "not yet".
+  const at = Math.max(low ?? 0, ((endedAt - startedAt) / 1000) * (1 - came.by));
+  return { low: at, high: at, doubt: came.doubt };
+}
+
+/** How much an outcome leaves open: what is told about then, as wide as bounds of the same standard deviation. */
+const widthOf = ({ low, high, doubt }: Omit<Timed, 'figureId'>): number =>
+  low === null || high === null ? Infinity : high - low + doubt * high * Math.sqrt(12);
+
 /** Loads of an oven or a microwave: of each kind the one that says most. */
 function baked(seen: Seen, plan: LinePlan, clocks: readonly BakeClock[], setC: number | null): void {
   const { clocked, micro } = plan.parts;
   if (!clocked) return;
   const loads = clocks.flatMap((clock) => {
     if (clock.lineId !== plan.line.id || clock.endedAt === null || hurried(clock)) return [];
-    const [low, high] = doneBetween(clock);
-    if (low === null && high === null) return [];
+    const told = timed(clock);
+    if (told.low === null && told.high === null) return [];
     const time = clock.load === clocked.sizes.length && clocked.last ? clocked.last.time : clocked.time;
-    return [{ low, high, figureId: time.id, width: low === null || high === null ? Infinity : high - low }];
+    return [{ ...told, figureId: time.id }];
   });
-  const [narrowest] = loads.sort((a, b) => a.width - b.width);
+  const [narrowest] = loads.sort((a, b) => widthOf(a) - widthOf(b));
   const best = narrowest && together(narrowest, loads);
   if (best)
     seen.through(
@@ -175,8 +220,7 @@ function baked(seen: Seen, plan: LinePlan, clocks: readonly BakeClock[], setC: n
       micro ? PARAMS.microFactor.key : PARAMS.bakeFactor.key,
       [best.low, best.high],
       best.low === null || best.high === null ? (best.low ?? best.high ?? 0) : (best.low + best.high) / 2,
-      null,
-      micro ? undefined : airSaid(plan, best.figureId, setC),
+      { airK: airSaid(plan, setC), ...(best.doubt > 0 ? { doubt: best.doubt } : {}) },
     );
 }
 
@@ -184,22 +228,11 @@ function baked(seen: Seen, plan: LinePlan, clocks: readonly BakeClock[], setC: n
 const settingOf = (plan: LinePlan): number | null =>
   plan.has('oven.setting') ? plan.figure('oven.setting').value : null;
 
-/**
- * What a time says of an oven goes by its air: how many K above its dial it was taken to be, and what each K does. Held against
- * what thermometers in it have read, by then or later.
- */
-function airSaid(plan: LinePlan, timeId: string, setC: number | null): Evidence['air'] {
-  if (setC === null || !plan.has('oven.setting') || !plan.has('oven.offset')) return undefined;
-  const offset = plan.figure('oven.offset');
-  const spread = (offset.high - offset.low) / 2;
-  const time = plan.figure(timeId).value;
-  const move = plan.movesOf(timeId).find(({ key }) => key.startsWith(`${PARAMS.ovenOffset.key}@`));
-  if (!move || spread <= 0 || time + move.up <= 0 || time + move.down <= 0) return undefined;
-  return {
-    saidK: plan.figure('oven.setting').value + offset.value - setC,
-    perK: Math.log((time + move.up) / (time + move.down)) / (2 * spread),
-  };
-}
+/** By how many K the air was taken to be above what the dial stood at; null where nothing bakes in an oven. */
+const airSaid = (plan: LinePlan, setC: number | null): number | null =>
+  setC === null || !plan.has('oven.setting') || !plan.has('oven.offset')
+    ? null
+    : plan.figure('oven.setting').value + plan.figure('oven.offset').value - setC;
 
 /** A thermometer that was read while loads baked, against the dial: one outcome of a batch. */
 function aired(
@@ -235,25 +268,25 @@ function crumbed(seen: Seen, plan: LinePlan, line: Line): void {
   }
 }
 
-interface Timed {
-  readonly low: number | null;
-  readonly high: number | null;
-  readonly figureId: string;
-}
-
 /** Loads of one batch in one oven are one outcome: where their bounds overlap, it lies in what they have in common. */
 function together(first: Timed, loads: readonly Timed[]): Timed {
-  return loads
-    .filter(({ figureId }) => figureId === first.figureId)
-    .reduce((so, { low, high }) => {
-      const [from, to] = [
-        Math.max(so.low ?? -Infinity, low ?? -Infinity),
-        Math.min(so.high ?? Infinity, high ?? Infinity),
-      ];
-      return from <= to
-        ? { ...so, low: Number.isFinite(from) ? from : null, high: Number.isFinite(to) ? to : null }
-        : so;
-    }, first);
+  const alike = loads.filter(({ figureId }) => figureId === first.figureId);
+  if (first.doubt > 0) {
+    // Told about then, all of them by the same person: their middle, and no surer.
+    const told = alike.flatMap(({ doubt, high }) => (doubt > 0 && high !== null ? [Math.log(high)] : []));
+    const middle = Math.exp(told.reduce((sum, one) => sum + one, 0) / told.length);
+    return { ...first, low: middle, high: middle };
+  }
+  return alike.reduce((so, { low, high, doubt }) => {
+    if (doubt > 0) return so;
+    const [from, to] = [
+      Math.max(so.low ?? -Infinity, low ?? -Infinity),
+      Math.min(so.high ?? Infinity, high ?? Infinity),
+    ];
+    return from <= to
+      ? { ...so, low: Number.isFinite(from) ? from : null, high: Number.isFinite(to) ? to : null }
+      : so;
+  }, first);
 }
 
 /** Binder that was worked in until the squeeze held. */

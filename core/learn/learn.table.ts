@@ -8,6 +8,8 @@ export interface Seeing {
   readonly beyond?: number;
   /** Its things start from values of their own, and have only a factor in common: none of them is a start for another. */
   readonly apart?: true;
+  /** Only readings of its own move it, whatever else goes by it: the dial is set by it, and not by what cakes seem to say. */
+  readonly held?: true;
 }
 
 /**
@@ -15,9 +17,13 @@ export interface Seeing {
  * that came a minute late. Basis: judgement, between what repeated batches of careful bakers differ by.
  */
 export const SEEING: Readonly<Record<string, Seeing>> = {
-  'bake.factor': { on: 'log', noise: 0.05 },
+  'bake.factor': { on: 'log', noise: 0.05, beyond: 0.04 },
   // A thermostat swings, and a thermometer lags; of that a batch's own is the swing.
-  'oven.offset': { on: 'plain', noise: 4, beyond: 2, apart: true },
+  'oven.offset': { on: 'plain', noise: 4, beyond: 2, apart: true, held: true },
+  // Never seen by themselves, but by the times that they make: a batch differs from them by nothing of their own.
+  'oven.fan': { on: 'log', noise: 0.05, beyond: 0 },
+  'tin.own': { on: 'log', noise: 0.05, beyond: 0 },
+  'cake.done': { on: 'plain', noise: 0.5, beyond: 0 },
   'micro.factor': { on: 'log', noise: 0.06 },
   'bind.factor': { on: 'log', noise: 0.08 },
   'coat.mm': { on: 'log', noise: 0.07 },
@@ -34,7 +40,7 @@ export const SEEING: Readonly<Record<string, Seeing>> = {
   'hand.lossShare': { on: 'plain', noise: 0.006 },
   'bowl.lossShare': { on: 'plain', noise: 0.008 },
   // What stays on the bowl and what the eggs weighed are doubts of a crumb of their own.
-  'bake.lossShare': { on: 'plain', noise: 0.012, beyond: 0.006 },
+  'bake.lossShare': { on: 'plain', noise: 0.012, beyond: 0.008 },
 };
 
 /** Of what is not known beforehand, so much is common to all things of a kind. Basis: judgement. */

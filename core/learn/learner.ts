@@ -1,4 +1,5 @@
 import type { Evidence } from '../model/evidence';
+import { Joint, type Weighed } from './joint';
 import { CHANGED, FADES_A_YEAR, KIND_SHARE, SEEING, SLIPS, SLIP_TIMES, type Seeing } from './learn.table';
 import { meetBounds, meetMeasure, type Normal } from './meet';
 
@@ -14,8 +15,10 @@ export interface Learned {
   /** From how many outcomes, and when the last of them was, ms since the epoch. */
   readonly seen: number;
   readonly lastAt: number;
-  /** Formulas that it was seen with. */
-  readonly with: readonly string[];
+  /** By outcomes of its own; only together with others; or not at all, as others of its kind. */
+  readonly by: 'itself' | 'others' | 'kind';
+  /** Correlations with others that were learned of with it, by `param@of`; each pair stands with one of the two. */
+  readonly ties: Readonly<Record<string, number>>;
   /** Its last outcomes lie so far from those before that it is taken for another thing; null where they do not. */
   readonly changedAt: number | null;
 }
@@ -25,43 +28,43 @@ export const TENTH = 1.2816;
 const YEAR_MS = 365 * 86_400_000;
 /** Only so many outcomes are needed to see that a thing is another one. */
 const RECENT = 3;
-
-/**
- * Bayesian updating of the starting beliefs. Of each parameter, what all things of a kind have in common and what is each
- * thing's own are normal; outcomes of one thing tell the common part as well, and so a start for things never seen. Looks
- * bound the value from one side or from both; a slip moves it by no more than its share; what was learned fades.
- * @param evidence of any order; what is not taken to heart is left out
- * @param now ms since the epoch
- */
-export function learn(evidence: readonly Evidence[], now: number): Learned[] {
-  const kinds = new Map<string, Evidence[]>();
-  for (const one of evidence) {
-    if (one.taken !== 'yes' || !canTell(one)) continue;
-    const key = `${one.param}\n${kindOf(one)}`;
-    const some = kinds.get(key);
-    if (some) some.push(one);
-    else kinds.set(key, [one]);
-  }
-  return [...kinds.values()].flatMap((all) => {
-    const { some, before } = lastOf(all.sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1)));
-    const kind = new Kind(some);
-    for (const one of some) kind.meet(one);
-    // What came before counts as seen, but of a thing that is another one since.
-    const earlier = [...before.values()].reduce((sum, n) => sum + n, 0);
-    return kind.told(now).map((one) => ({
-      ...one,
-      seen: one.seen + (one.changedAt === null ? (before.get(one.of) ?? earlier) : 0),
-    }));
-  });
-}
-
 /**
  * So many of a thing's last outcomes say all that there is to say of it: each more moves it by less than a hundredth of
  * its noise, and what is older has faded.
  */
 const LAST = 60;
+/** Of an outcome that goes by several things, one that makes up so much of its doubt was learned of by it. */
+const TAUGHT = 0.05;
+/** A tie looser than this changes no range. */
+const LOOSE = 0.03;
+/** What became surer by less than this, and moved by less than a tenth of its spread, is as it was. */
+const SURER = 0.03;
+const MOVED = 0.1;
 
-/** The last outcomes of every thing, in order, and how many came before them. */
+/**
+ * Bayesian updating of the starting beliefs, all of one kitchen jointly. Of each parameter, what all things of a kind have in
+ * common and what is each thing's own are normal; an outcome moves all that its figure rests on, each by how little it was
+ * known and how much the figure goes by it. Looks bound the value from one side or from both; a slip moves it by no more than
+ * its share; what was learned fades; a thing that is another one since is learned anew from its first outcome on.
+ * @param evidence of any order; what is not taken to heart is left out
+ * @param now ms since the epoch
+ */
+export function learn(evidence: readonly Evidence[], now: number): Learned[] {
+  const all = evidence
+    .filter((one) => one.taken === 'yes' && canTell(one))
+    .sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+  const { some, before } = lastOf(all);
+  const anew = new Map<string, string>();
+  for (;;) {
+    // Each thing that is found to be another one is known to be so from the start of the next pass.
+    const kitchen = new Kitchen(some, anew);
+    const found = kitchen.meetAll(some);
+    if (!found || anew.has(found.at)) return kitchen.told(now, before);
+    anew.set(found.at, found.thing);
+  }
+}
+
+/** The last outcomes of every thing, in order, and how many came before them, by thing. */
 function lastOf(all: readonly Evidence[]): {
   readonly some: readonly Evidence[];
   readonly before: ReadonlyMap<string, number>;
@@ -71,248 +74,323 @@ function lastOf(all: readonly Evidence[]): {
   for (let i = all.length - 1; i >= 0; i -= 1) {
     const one = all[i];
     if (!one) continue;
-    const n = (counts.get(thingOf(one)) ?? 0) + 1;
-    counts.set(thingOf(one), n);
+    const n = (counts.get(keyOf(one)) ?? 0) + 1;
+    counts.set(keyOf(one), n);
     if (n <= LAST) some.push(one);
   }
-  const before = new Map([...counts].map(([of, n]) => [of, Math.max(0, n - LAST)]));
-  return { some: some.reverse(), before };
+  return {
+    some: some.reverse(),
+    before: new Map([...counts].map(([key, n]) => [key, Math.max(0, n - LAST)])),
+  };
 }
 
-/** Whether an outcome can be read at all: a file may hold anything, and of a factor of nothing there is no logarithm. */
-function canTell({ param, start }: Evidence): boolean {
+/** A parameter of a thing, as an outcome mentions it. */
+type Mention = Pick<Evidence, 'param' | 'of' | 'start'>;
+
+/** Whether it can be read at all: a file may hold anything, and of a factor of nothing there is no logarithm. */
+function canTell({ param, start }: Mention): boolean {
   const seeing = SEEING[param];
   return seeing !== undefined && start.spread > LEAST && (seeing.on === 'plain' || start.value > LEAST);
 }
 const LEAST = 1e-6;
 
 /** What an outcome belongs to by itself, and what it shares that with. */
-const thingOf = ({ of }: Evidence): string => of[0] ?? 'kitchen';
+const thingOf = ({ of }: Pick<Evidence, 'of'>): string => of[0] ?? 'kitchen';
 /** The widest that is not the whole kitchen: a tin with two batters in turn is one thing of its size, not one of each. */
 export const kindOf = ({ of }: Pick<Evidence, 'of'>): string =>
   of.length > 2 ? (of.filter((one) => one !== 'kitchen').at(-1) ?? 'kitchen') : (of[1] ?? of[0] ?? 'kitchen');
+const keyOf = (one: Pick<Evidence, 'param' | 'of'>): string => `${one.param}@${thingOf(one)}`;
 
-/** So many of its last formulas are kept with a thing. */
-const WITH = 40;
-
-/** One of a thing's last outcomes, and what was expected of it. */
-interface Recent {
-  readonly of: Evidence;
-  readonly expected: Normal;
+/** All things of a kind: what they have in common, and how much of each is its own. */
+interface Kind {
+  readonly param: string;
+  readonly of: string;
+  readonly seeing: Seeing;
+  readonly common: number;
+  /** Variance of a thing of its own before anything is seen of it; nought where the kind is the only thing. */
+  readonly own: number;
+  readonly things: Thing[];
 }
 
 interface Thing {
-  with: readonly string[];
-  seen: number;
-  lastAt: number;
+  readonly kind: Kind;
+  readonly of: string;
+  /** What is the thing's own; null where it is the kind itself. */
+  readonly place: number | null;
+  readonly parts: readonly Weighed[];
   start: Evidence['start'];
+  /** Outcomes of itself, and those of others that went by it. */
+  seen: number;
+  beside: number;
+  /** Whether any outcome was of itself. */
+  itself: boolean;
+  lastAt: number;
   recent: Recent[];
   changedAt: number | null;
 }
 
-/** All things of a kind: place 0 is what they have in common, each other place what is one thing's own. */
-class Kind {
-  private readonly seeing: Seeing;
-  private readonly param: string;
-  private readonly common: string;
-  private readonly mean: number[] = [0];
-  private readonly cov: number[][] = [];
-  private readonly places = new Map<string, number>();
+/** One of a thing's last outcomes, what was expected of it, and of all else then. */
+interface Recent {
+  readonly of: Evidence;
+  readonly expected: Normal;
+  readonly means: readonly number[];
+}
+
+/** All that a kitchen's outcomes are about. */
+class Kitchen {
+  private readonly joint = new Joint();
+  private readonly kinds = new Map<string, Kind>();
   private readonly things = new Map<string, Thing>();
-  /** Variance of a thing before anything is seen of it: in common, and its own. */
-  private readonly prior: { readonly common: number; readonly own: number };
+  /** What only its own readings move: an oven's air, by which the dial is set. */
+  private readonly held = new Set<number>();
 
-  constructor(some: readonly Evidence[]) {
-    const [first] = some;
-    if (!first) throw new Error('invariant: a kind has outcomes');
-    const seeing = SEEING[first.param];
-    if (!seeing) throw new Error(`invariant: "${first.param}" can be learned`);
-    this.seeing = seeing;
-    this.param = first.param;
-    this.common = kindOf(first);
-    const sd = spreadOf(first.start, seeing) / TENTH;
-    const alone = some.every((one) => thingOf(one) === this.common);
-    this.prior = alone
-      ? { common: sd * sd, own: 0 }
-      : { common: sd * sd * KIND_SHARE, own: sd * sd * (1 - KIND_SHARE) };
-    this.cov.push([this.prior.common]);
+  /** @param anew things that are another one since, by the id of the first outcome of the other */
+  constructor(
+    some: readonly Evidence[],
+    private readonly anew: ReadonlyMap<string, string>,
+  ) {
+    const alone = new Map<string, boolean>();
+    for (const one of some)
+      for (const mention of mentionsOf(one)) {
+        const key = `${mention.param}\n${kindOf(mention)}`;
+        alone.set(key, (alone.get(key) ?? true) && thingOf(mention) === kindOf(mention));
+      }
+    for (const one of some) for (const mention of mentionsOf(one)) this.thing(mention, alone, one.at);
   }
 
-  /** What is expected of the next outcome of a thing, as its difference from where it started. */
-  private expected(place: number): Normal {
-    const [k, row] = [this.cov[0] ?? [], this.cov[place] ?? []];
-    const own = place === 0 ? 0 : (row[place] ?? 0) + 2 * (row[0] ?? 0);
-    return {
-      mean: (this.mean[0] ?? 0) + (place === 0 ? 0 : (this.mean[place] ?? 0)),
-      variance: Math.max(1e-12, (k[0] ?? 0) + own),
-    };
-  }
-
-  meet(one: Evidence): void {
-    const id = thingOf(one);
-    const place = this.placeOf(id);
-    const thing = this.things.get(id) ?? {
+  private thing(mention: Mention, alone: ReadonlyMap<string, boolean>, at: number): void {
+    if (this.things.has(keyOf(mention))) return;
+    const { param, start } = mention;
+    const [of, common] = [thingOf(mention), kindOf(mention)];
+    const seeing = SEEING[param];
+    if (!seeing) throw new Error(`invariant: "${param}" can be learned`);
+    const key = `${param}\n${common}`;
+    let kind = this.kinds.get(key);
+    if (!kind) {
+      const variance = (spreadOf(start, seeing) / TENTH) ** 2;
+      const share = alone.get(key) ? 1 : KIND_SHARE;
+      const place = this.joint.add(variance * share);
+      kind = { param, of: common, seeing, common: place, own: variance * (1 - share), things: [] };
+      this.kinds.set(key, kind);
+      if (seeing.held) this.held.add(place);
+    }
+    const place = of === common || kind.own === 0 ? null : this.joint.add(kind.own);
+    if (place !== null && seeing.held) this.held.add(place);
+    const parts = [kind.common, ...(place === null ? [] : [place])].map((one) => ({ place: one, weight: 1 }));
+    const thing: Thing = {
+      kind,
+      of,
+      place,
+      parts,
+      start,
       seen: 0,
-      lastAt: one.at,
-      start: one.start,
+      beside: 0,
+      itself: false,
+      lastAt: at,
       recent: [],
       changedAt: null,
-      with: [],
     };
-    this.things.set(id, thing);
-    this.fade(place, one.at - thing.lastAt);
-    const expected = this.expected(place);
-    thing.seen += 1;
-    thing.lastAt = one.at;
-    thing.start = one.start;
-    if (one.with) thing.with = [...new Set([...thing.with, ...one.with])].slice(-WITH);
-    thing.recent = [...thing.recent, { of: one, expected }].slice(-RECENT);
-    const anew = thing.seen > RECENT ? changedRun(thing.recent, this.seeing) : 0;
-    if (anew > 0) {
-      // Another thing of the same name: what was learned of the first is no evidence of it.
-      const again = thing.recent.slice(-anew);
-      thing.changedAt = again[0]?.of.at ?? one.at;
-      thing.seen = anew;
-      thing.with = one.with ?? [];
-      this.forget(place);
-      for (const { of } of again) this.update(of, place);
-      thing.recent = [];
-      return;
+    kind.things.push(thing);
+    this.things.set(keyOf(mention), thing);
+  }
+
+  private of(mention: Mention): Thing {
+    const thing = this.things.get(keyOf(mention));
+    if (!thing) throw new Error(`invariant: "${keyOf(mention)}" has a place`);
+    return thing;
+  }
+
+  /** Takes outcomes in, in their order, up to the first that shows a thing to be another one since an earlier. */
+  meetAll(some: readonly Evidence[]): { readonly at: string; readonly thing: string } | null {
+    for (const one of some) {
+      const found = this.meet(one);
+      if (found) return found;
     }
-    this.update(one, place);
+    return null;
   }
 
-  private placeOf(id: string): number {
-    if (id === this.common || this.prior.own === 0) return 0;
-    const known = this.places.get(id);
-    if (known !== undefined) return known;
-    const place = this.mean.length;
-    this.places.set(id, place);
-    this.mean.push(0);
-    for (const row of this.cov) row.push(0);
-    this.cov.push([...Array.from({ length: place }, () => 0), this.prior.own]);
-    return place;
-  }
-
-  private fade(place: number, ms: number): void {
-    const most = place === 0 ? this.prior.common : this.prior.own;
-    const row = this.cov[place];
-    if (!row || ms <= 0) return;
-    row[place] = Math.min(
-      Math.max(most, row[place] ?? 0),
-      (row[place] ?? 0) + most * FADES_A_YEAR * (ms / YEAR_MS),
+  private meet(one: Evidence): { readonly at: string; readonly thing: string } | null {
+    const thing = this.of(one);
+    const { seeing } = thing.kind;
+    if (this.anew.get(one.id) === keyOf(one)) this.startAnew(thing, one.at);
+    const about = mentionsOf(one).map((mention) => this.of(mention));
+    for (const other of new Set(about)) {
+      this.fade(other, one.at);
+      other.lastAt = one.at;
+    }
+    thing.start = one.start;
+    const sum = this.sumOf(one);
+    const before = this.joint.expected(sum);
+    thing.seen += 1;
+    thing.itself = true;
+    thing.recent = [...thing.recent, { of: one, expected: before, means: this.joint.snapshot() }].slice(
+      -RECENT,
     );
-  }
-
-  private forget(place: number): void {
-    for (const [i, row] of this.cov.entries())
-      for (let j = 0; j < row.length; j += 1) if (i === place || j === place) row[j] = 0;
-    const row = this.cov[place];
-    if (row) row[place] = place === 0 ? this.prior.common : this.prior.own;
-    this.mean[place] = 0;
-  }
-
-  private update(one: Evidence, place: number): void {
-    const before = this.expected(place);
-    const [low, high] = boundsOf(one, this.seeing);
-    const { noise } = this.seeing;
+    const anew = thing.seen > RECENT ? this.changedRun(thing.recent, seeing) : 0;
+    const first = anew > 0 ? thing.recent.at(-anew) : undefined;
+    if (first && !this.anew.has(first.of.id)) return { at: first.of.id, thing: keyOf(one) };
+    for (const mention of one.beside ?? []) {
+      if (!canTell(mention)) continue;
+      const other = this.of(mention);
+      if (other === thing) continue;
+      other.start = mention.start;
+      const share = (mention.per ** 2 * this.joint.expected(other.parts).variance) / before.variance;
+      if (share > TAUGHT) other.beside += 1;
+    }
+    const [low, high] = this.boundsOf(one);
+    const noise = Math.hypot(seeing.noise, one.doubt ?? 0);
     const slip = { share: SLIPS, noise: noise * SLIP_TIMES };
     const after =
       low !== null && low === high
         ? meetMeasure(before, low, noise, slip)
         : meetBounds(before, low, high, noise, slip);
-    // What a thing moves, its own part and the common part share by how little each was known.
-    const n = this.mean.length;
-    const gain = Array.from({ length: n }, (_, i) => {
-      const row = this.cov[i] ?? [];
-      return ((row[0] ?? 0) + (place === 0 ? 0 : (row[place] ?? 0))) / before.variance;
-    });
-    const moved = after.mean - before.mean;
-    const shrunk = before.variance - after.variance;
-    for (let i = 0; i < n; i += 1) {
-      this.mean[i] = (this.mean[i] ?? 0) + (gain[i] ?? 0) * moved;
-      const row = this.cov[i];
-      if (!row) continue;
-      for (let j = 0; j < n; j += 1) row[j] = (row[j] ?? 0) - (gain[i] ?? 0) * (gain[j] ?? 0) * shrunk;
-    }
+    this.joint.update(sum, before, after, seeing.held ? NONE : this.held);
+    return null;
   }
 
-  told(now: number): Learned[] {
-    const { seeing } = this;
-    const told = (of: string, thing: Thing, { mean, variance }: Normal): Learned => {
-      const { value } = thing.start;
-      const sd = Math.sqrt(variance);
-      const at = (x: number) => (seeing.on === 'log' ? value * Math.exp(x) : value + x);
-      return {
-        param: this.param,
-        of,
-        start: thing.start,
-        mean: at(mean),
-        spread: (at(mean + TENTH * sd) - at(mean - TENTH * sd)) / 2,
-        seen: thing.seen,
-        lastAt: thing.lastAt,
-        with: thing.with,
-        changedAt: thing.changedAt,
-      };
+  /** What is the thing's own is another's since. */
+  private startAnew(thing: Thing, at: number): void {
+    this.joint.forget(thing.place ?? thing.kind.common);
+    thing.changedAt = at;
+    thing.seen = 0;
+    thing.recent = [];
+  }
+
+  private fade(thing: Thing, at: number): void {
+    this.joint.fade(thing.place ?? thing.kind.common, (FADES_A_YEAR * (at - thing.lastAt)) / YEAR_MS);
+  }
+
+  /** What was seen as a sum of what it rests on: the parameter itself, and all beside by its weight. */
+  private sumOf(one: Evidence): Weighed[] {
+    const weights = new Map<number, number>();
+    const put = (mention: Mention, by: number) => {
+      for (const { place, weight } of this.of(mention).parts)
+        weights.set(place, (weights.get(place) ?? 0) + weight * by);
     };
-    const out = [...this.things].map(([id, thing]) => {
-      this.fade(this.placeOf(id), now - thing.lastAt);
-      return told(id, thing, this.expected(this.placeOf(id)));
-    });
-    if (this.prior.own === 0 || this.things.has(this.common) || seeing.apart) return out;
-    // A thing of the kind that has not been seen starts from what the others have in common.
-    const all = [...this.things.values()];
-    const [last] = [...all].sort((a, b) => b.lastAt - a.lastAt);
-    const common = this.expected(0);
-    if (last)
+    put(one, 1);
+    for (const mention of one.beside ?? []) if (canTell(mention)) put(mention, mention.per);
+    return [...weights].map(([place, weight]) => ({ place, weight }));
+  }
+
+  /** Bounds of that sum, as its difference from where all of it started. */
+  private boundsOf(one: Evidence): readonly [number | null, number | null] {
+    const { seeing } = this.of(one).kind;
+    let taken = 0;
+    for (const mention of one.beside ?? [])
+      if (canTell(mention))
+        taken += mention.per * scaled(mention.was, mention.start, this.of(mention).kind.seeing);
+    const bound = (value: number | null) =>
+      value === null ? null : scaled(value, one.start, seeing) + taken;
+    return [bound(one.low), bound(one.high)];
+  }
+
+  /**
+   * How many of the last outcomes lie to one side of what was expected before the first of them, far enough together to be
+   * of another thing; 0 where they do not.
+   */
+  private changedRun(recent: readonly Recent[], seeing: Seeing): number {
+    for (let n = 2; n <= recent.length; n += 1) {
+      const last = recent.slice(-n);
+      const [first] = last;
+      const far = CHANGED[n];
+      if (!first || !far) continue;
+      const offs = last.map(({ of }) => {
+        const { mean } = this.joint.expected(this.sumOf(of), first.means);
+        return offOf(this.boundsOf(of), mean, Math.hypot(seeing.noise, of.doubt ?? 0));
+      });
+      const side = Math.sign(offs[0] ?? 0);
+      if (side === 0 || offs.some((off) => off * side < far.least)) continue;
+      // One slip, however wild, is no other thing: each counts for so much and no more.
+      const together = offs.reduce((sum, off) => sum + Math.min(far.most, off * side), 0);
+      const doubt = first.expected.variance / seeing.noise ** 2;
+      if (together / Math.sqrt(n + n * n * doubt) > far.together) return n;
+    }
+    return 0;
+  }
+
+  told(now: number, earlier: ReadonlyMap<string, number>): Learned[] {
+    for (const thing of this.things.values()) this.fade(thing, now);
+    const known = [...this.things.values()].filter((thing) => thing.itself || this.surer(thing));
+    const out = known.map((thing, i): Learned => ({
+      ...this.toldOf(thing, this.joint.expected(thing.parts)),
+      of: thing.of,
+      seen: thing.itself
+        ? thing.seen + (thing.changedAt === null ? (earlier.get(`${thing.kind.param}@${thing.of}`) ?? 0) : 0)
+        : thing.beside,
+      by: thing.itself ? 'itself' : 'others',
+      ties: this.tiesOf(thing, known.slice(i + 1), known),
+      changedAt: thing.changedAt,
+    }));
+    for (const kind of this.kinds.values()) {
+      // A thing of the kind that has not been seen starts from what the others have in common.
+      const seen = kind.things.filter(({ itself }) => itself);
+      const [last] = [...seen].sort((a, b) => b.lastAt - a.lastAt);
+      if (!last || kind.own === 0 || kind.seeing.apart || this.things.has(`${kind.param}@${kind.of}`))
+        continue;
+      const common = this.joint.expected([{ place: kind.common, weight: 1 }]);
       out.push({
-        ...told(this.common, last, { ...common, variance: common.variance + this.prior.own }),
-        seen: all.reduce((sum, { seen }) => sum + seen, 0),
-        with: [],
+        ...this.toldOf(last, { ...common, variance: common.variance + kind.own }),
+        of: kind.of,
+        seen: seen.reduce(
+          (sum, one) =>
+            sum + one.seen + (one.changedAt === null ? (earlier.get(`${kind.param}@${one.of}`) ?? 0) : 0),
+          0,
+        ),
+        by: 'kind',
+        ties: {},
         changedAt: null,
       });
+    }
+    return out;
+  }
+
+  /** Whether what was seen of others says anything of a thing. */
+  private surer({ parts, start, kind }: Thing): boolean {
+    const { mean, variance } = this.joint.expected(parts);
+    const sd = spreadOf(start, kind.seeing) / TENTH;
+    return variance < (1 - SURER) * sd * sd || Math.abs(mean) > MOVED * sd;
+  }
+
+  private toldOf({ start, kind, lastAt }: Thing, { mean, variance }: Normal) {
+    const sd = Math.sqrt(variance);
+    const at = (x: number) => (kind.seeing.on === 'log' ? start.value * Math.exp(x) : start.value + x);
+    const spread = (at(mean + TENTH * sd) - at(mean - TENTH * sd)) / 2;
+    return { param: kind.param, start, mean: at(mean), spread, lastAt };
+  }
+
+  /** Correlations with others: with those told after it, and with what is not told and stands as it began. */
+  private tiesOf(thing: Thing, later: readonly Thing[], known: readonly Thing[]): Record<string, number> {
+    const out: Record<string, number> = {};
+    const told = new Set(known);
+    const others = [...later, ...[...this.things.values()].filter((one) => !told.has(one))];
+    const { variance } = this.joint.expected(thing.parts);
+    for (const other of others) {
+      const tie =
+        this.joint.between(thing.parts, other.parts) /
+        Math.sqrt(variance * this.joint.expected(other.parts).variance);
+      if (Math.abs(tie) >= LOOSE) out[`${other.kind.param}@${other.of}`] = Math.max(-1, Math.min(1, tie));
+    }
     return out;
   }
 }
+const NONE: ReadonlySet<number> = new Set();
+
+/** All that an outcome is about: its parameter, and what else its figure rests on. */
+const mentionsOf = (one: Evidence): readonly Mention[] => [one, ...(one.beside ?? []).filter(canTell)];
 
 /** The spread of a start on the scale on which it is learned. */
 const spreadOf = ({ value, spread }: Evidence['start'], { on }: Seeing): number =>
   on === 'log' ? spread / value : spread;
 
-/** Bounds of an outcome as differences from the start, on the scale on which it is learned. */
-function boundsOf({ low, high, start }: Evidence, { on }: Seeing): readonly [number | null, number | null] {
-  const scaled = (one: number | null) =>
-    one === null ? null : on === 'log' ? Math.log(Math.max(1e-9, one) / start.value) : one - start.value;
-  return [scaled(low), scaled(high)];
-}
-
-/**
- * How many of the last outcomes lie to one side of what was expected before the first of them, far enough together to be of
- * another thing; 0 where they do not.
- */
-function changedRun(recent: readonly Recent[], seeing: Seeing): number {
-  for (let n = 2; n <= recent.length; n += 1) {
-    const last = recent.slice(-n);
-    const [first] = last;
-    const far = CHANGED[n];
-    if (!first || !far) continue;
-    const offs = last.map(({ of }) => offOf(of, first.expected, seeing));
-    const side = Math.sign(offs[0] ?? 0);
-    if (side === 0 || offs.some((off) => off * side < far.least)) continue;
-    // One slip, however wild, is no other thing: each counts for so much and no more.
-    const together = offs.reduce((sum, off) => sum + Math.min(far.most, off * side), 0);
-    const doubt = first.expected.variance / seeing.noise ** 2;
-    if (together / Math.sqrt(n + n * n * doubt) > far.together) return n;
-  }
-  return 0;
-}
+/** A value as its difference from the start, on the scale on which it is learned. */
+const scaled = (value: number, start: Evidence['start'], { on }: Seeing): number =>
+  on === 'log' ? Math.log(Math.max(1e-9, value) / start.value) : value - start.value;
 
 /** How far an outcome lies off what was expected, in its own standard deviations; 0 where a look only bounds it from the far side. */
-function offOf(one: Evidence, { mean }: Normal, seeing: Seeing): number {
-  const [low, high] = boundsOf(one, seeing);
+function offOf([low, high]: readonly [number | null, number | null], mean: number, noise: number): number {
   if (low !== null && high !== null)
-    return ((low + high) / 2 - mean) / Math.hypot(seeing.noise, (high - low) / Math.sqrt(12));
-  if (low !== null && mean < low) return (low - mean) / seeing.noise;
-  if (high !== null && mean > high) return (high - mean) / seeing.noise;
+    return ((low + high) / 2 - mean) / Math.hypot(noise, (high - low) / Math.sqrt(12));
+  if (low !== null && mean < low) return (low - mean) / noise;
+  if (high !== null && mean > high) return (high - mean) / noise;
   return 0;
 }

@@ -3,9 +3,9 @@ import type { Evidence } from '../model/evidence';
 import { stageWords } from '../process/stages';
 import { paramOf, PARAMS, scopeParts } from '../param';
 import { gramsText, planWhole, type LinePlan, type RunPlan } from '../plan';
-import { allEvidence, beliefOf } from './beliefs';
+import { allEvidence, beliefOf, withoutLearned } from './beliefs';
 import { formatDuration, join } from '../quantity';
-import { kindOf, learn, type Learned } from './learner';
+import { learn, type Learned } from './learner';
 import { LESSON } from './lessons.words';
 
 /** What one run taught of one thing. Its words hold measures in braces. */
@@ -38,22 +38,21 @@ export function lessonsOf(file: File, runs: readonly RunDoc[], now: number): Les
   const own = run.closed?.evidence ?? [];
   if (own.length === 0) return [];
   const taken = own.map((one): Evidence => ({ ...one, taken: 'yes' }));
-  // Of thousands of outcomes, only those of the same kinds have a say in it.
-  const kinds = new Set(own.map((one) => `${one.param}\n${kindOf(one)}`));
   const before = runs.filter(({ id }) => id !== run.id);
-  const ofKinds = (all: readonly Evidence[]) =>
-    all.filter((one) => kinds.has(`${one.param}\n${kindOf(one)}`));
-  const without = learn(ofKinds(allEvidence(before, kitchen)), now);
+  const without = learn(allEvidence(before, kitchen), now);
   const withIt = learn(
-    ofKinds(allEvidence([...before, { closed: { ...run.closed, evidence: taken } as Closed }], kitchen)),
+    allEvidence([...before, { closed: { ...run.closed, evidence: taken } as Closed }], kitchen),
     now,
   );
-  // The plan as it will be, with all of it taken to heart.
-  const whole = planWhole({
-    ...file,
-    run: { ...run, lines: run.lines.map((line) => ({ ...line, measured: {} })), log: [], closed: null },
-    kitchen: { ...kitchen, beliefs: believed(kitchen, withIt) },
-  });
+  // The plan as it will be, with all of it taken to heart; and as it would be had nothing ever been learned.
+  const plans = (of: KitchenDoc) =>
+    planWhole({
+      ...file,
+      run: { ...run, lines: run.lines.map((line) => ({ ...line, measured: {} })), log: [], closed: null },
+      kitchen: of,
+    });
+  const whole = plans({ ...kitchen, beliefs: believed(kitchen, withIt) });
+  const first = plans(withoutLearned(kitchen));
   const byThing = new Map<string, Evidence[]>();
   for (const one of own) {
     const key = `${one.param}@${one.of[0] ?? ''}`;
@@ -61,20 +60,20 @@ export function lessonsOf(file: File, runs: readonly RunDoc[], now: number): Les
   }
   return [...byThing]
     .flatMap(([key, some]): (Lesson & { readonly weight: number })[] => {
-      const [first] = some;
+      const [one] = some;
       const found = withIt.find(({ param, of }) => `${param}@${of}` === key);
-      if (!first || !found) return [];
+      if (!one || !found) return [];
       const old = without.find(({ param, of }) => `${param}@${of}` === key);
-      const before = old ?? { mean: first.start.value, spread: first.start.spread };
+      const before = old ?? { mean: one.start.value, spread: one.start.spread };
       const moved = Math.abs(found.mean - before.mean) / Math.max(before.spread, 1e-9);
-      const weight = moved * (LESS.has(first.param) ? 0.5 : 1);
-      const plan = whole.lines.find((one) => one.line.id === first.lineId);
+      const weight = moved * (LESS.has(one.param) ? 0.5 : 1);
+      const lineOf = ({ lines }: RunPlan) => lines.find(({ line }) => line.id === one.lineId);
       return [
         {
           key,
-          words: sentences(found, plan, kitchen),
+          words: sentences(found, lineOf(whole), lineOf(first), kitchen),
           evidence: some.map(({ id }) => id),
-          taken: first.taken,
+          taken: one.taken,
           now: found,
           before: { mean: before.mean, spread: before.spread },
           weight,
@@ -91,23 +90,31 @@ function believed({ beliefs }: KitchenDoc, learned: readonly Learned[]): Belief[
   const anew = new Set(learned.map(keyOf));
   const stands = beliefs.filter((one) => !one.learned || !anew.has(keyOf(one)));
   const said = new Set(stands.map(keyOf));
-  return [...stands, ...learned.filter((one) => !said.has(keyOf(one))).map(beliefOf)];
+  return [...stands, ...learned.filter((one) => !said.has(keyOf(one))).map((one) => beliefOf(one, learned))];
 }
 
 function sentences(
   { param, of, mean, start, changedAt }: Learned,
   planned: RunPlan['lines'][number] | undefined,
+  reckoned: RunPlan['lines'][number] | undefined,
   kitchen: KitchenDoc,
 ): string[] {
   const plan = planned?.planned ? planned : null;
+  const fresh = reckoned?.planned ? reckoned.parts.clocked : null;
   const factor = mean / start.value;
   const out: string[] = [...(changedAt === null ? [] : [LESSON.changed])];
   const clocked = plan?.parts.clocked;
   switch (param) {
     case PARAMS.bakeFactor.key:
     case PARAMS.microFactor.key:
-      out.unshift(LESSON.oven(nameOf(of, kitchen), factor));
-      if (clocked) out.push(LESSON.from(told(clocked.time.value), told(clocked.firstLook.value)));
+      // Its time is what a baker goes by: the oven's share of it, and what batter and tin have to do with it, together.
+      out.unshift(
+        LESSON.oven(nameOf(of, kitchen), clocked && fresh ? clocked.time.value / fresh.time.value : factor),
+      );
+      if (clocked && fresh)
+        out.push(
+          LESSON.from(told(clocked.time.value), told(fresh.time.value), told(clocked.firstLook.value)),
+        );
       return out;
     case PARAMS.ovenOffset.key:
       out.unshift(LESSON.air(nameOf(of, kitchen), mean));

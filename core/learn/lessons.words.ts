@@ -8,9 +8,10 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 export const LESSON = {
   oven: (name: string, factor: number) =>
     Math.abs(factor - 1) < 0.01
-      ? `${name} bakes as reckoned.`
-      : `${name} runs ${percent(factor)} ${factor > 1 ? 'slow' : 'fast'}.`,
-  from: (time: string, look: string) => `From now on ${time}, look at ${look}.`,
+      ? `${name} bakes this as first reckoned.`
+      : `${name} takes ${percent(factor)} ${factor > 1 ? 'longer' : 'less'} for this than first reckoned.`,
+  from: (time: string, first: string, look: string) =>
+    `From now on ${time}${time === first ? '' : ` instead of ${first}`}, look at ${look}.`,
   air: (name: string, byK: number) =>
     Math.abs(byK) < 1
       ? `${name} gives what its dial says.`

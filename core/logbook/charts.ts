@@ -172,7 +172,7 @@ export function longestRun(sides: readonly number[]): number {
   return longest;
 }
 
-/** Binder or coat that was taken, per cent of what was reckoned with nothing learned. */
+/** Binder or coat that was taken, per cent of what the plan of that day had. */
 function shareChart(runs: readonly RunDoc[], id: 'binder' | 'coat'): Chart | null {
   const param = { binder: PARAMS.bindFactor.key, coat: PARAMS.coatThickness.key }[id];
   const points = runs.flatMap((run) =>

@@ -9,7 +9,7 @@ const LITTLE = 0.05;
 export const CHART = {
   planned: 'What its clock said',
   took: 'Took',
-  first: 'Reckoned at first',
+  first: 'As planned',
   time: {
     title: 'Baking time',
     load: (name: string, load: number | null, tookMin: number, clockMin: number) =>
@@ -49,15 +49,15 @@ export const CHART = {
     title: 'Binder',
     says: (n: number, factor: number) =>
       Math.abs(factor - 1) < LITTLE
-        ? `${batches(n)} took the binder that was first reckoned.`
-        : `${batches(n)} took ${percent(factor - 1)} ${factor > 1 ? 'more' : 'less'} binder than was first reckoned. ${factor > 1 ? 'Have the planned amount made, and a spoon over.' : 'Hold a third back, and squeeze early.'}`,
+        ? `${batches(n)} took the binder that was planned.`
+        : `${batches(n)} took ${percent(factor - 1)} ${factor > 1 ? 'more' : 'less'} binder than was planned. ${factor > 1 ? 'Have the planned amount made, and a spoon over.' : 'Hold a third back, and squeeze early.'}`,
   },
   coat: {
     title: 'Coat on a piece',
     says: (n: number, factor: number) =>
       Math.abs(factor - 1) < LITTLE
-        ? `${batches(n)} took the coat that was first reckoned.`
-        : `${batches(n)} took ${percent(factor - 1)} ${factor > 1 ? 'more' : 'less'} coat than was first reckoned. ${factor > 1 ? 'A warmer pot, or pieces less cold, run thinner.' : 'Look for thin places before it sets.'}`,
+        ? `${batches(n)} took the coat that was planned.`
+        : `${batches(n)} took ${percent(factor - 1)} ${factor > 1 ? 'more' : 'less'} coat than was planned. ${factor > 1 ? 'A warmer pot, or pieces less cold, run thinner.' : 'Look for thin places before it sets.'}`,
   },
   yield: {
     title: 'Good ones of those wanted',

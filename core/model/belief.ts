@@ -19,7 +19,9 @@ export const beliefSchema = z.looseObject({
     .string()
     .regex(/^\d{4}-\d{2}-\d{2}$/, 'Write the day as 2026-11-28.')
     .nullable(),
-  /** Formulas that it was learned with: of those, it holds what nobody has measured of them as well. */
+  /** How it is tied to others that it was learned with, by `param@of`: as correlations of what a plan doubts of both. */
+  ties: z.record(z.string().max(240), z.number().min(-1).max(1)).optional(),
+  /** Written by versions before `ties`: formulas that it was learned with. */
   with: z.array(z.string().min(1).max(120)).max(40).optional(),
   /** Learned from outcomes, and reckoned anew with each of them; left out where somebody has set it. */
   learned: z.boolean().optional(),

@@ -18,13 +18,29 @@ export const evidenceSchema = z.looseObject({
   high: value.nullable(),
   /** What the parameter started from there, before anything was learned. */
   start: z.looseObject({ value, spread: z.number().min(0).max(1e6) }),
-  /** What of it was expected with nothing learned, and what came: in the unit of that figure. */
+  /** What of it the plan of that day expected, and what came: in the unit of that figure. */
   seen: z.looseObject({ figureId: z.string().max(120), expected: value, came: value }).optional(),
-  /**
-   * For what was baked in an oven: by how many K above its dial it was taken to be when the dial was set, and what each K of air
-   * does to the logarithm of the time.
-   */
+  /** Written by versions before `beside`: by how many K above its dial the oven was taken to be, and what each K does to the time. */
   air: z.looseObject({ saidK: z.number().min(-200).max(200), perK: z.number().min(-1).max(1) }).optional(),
+  /**
+   * What else the figure rests on that was seen: it lay so only if these are as they were taken to be. With how much each
+   * counts against the parameter itself, on the scales on which both are learned.
+   */
+  beside: z
+    .array(
+      z.looseObject({
+        param: z.string().min(1).max(80),
+        of: z.array(z.string().min(1).max(120)).min(1).max(6),
+        /** What it was taken to be, and what it started from. */
+        was: value,
+        start: z.looseObject({ value, spread: z.number().min(0).max(1e6) }),
+        per: z.number().min(-1e6).max(1e6),
+      }),
+    )
+    .max(24)
+    .optional(),
+  /** What is doubted of it beyond the noise of its kind, as a standard deviation on the scale on which it is learned. */
+  doubt: z.number().min(0).max(100).optional(),
   /** Formulas that it was seen with, where what it says holds for those before others. */
   with: z.array(id).max(20).optional(),
   /** Taken to heart, kept for later, or left out. */

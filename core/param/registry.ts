@@ -29,6 +29,8 @@ export const PARAMS = {
   batterTemperature: param('batter.temperature', '°C', 'Batter as it goes in', [0, 60], 'kitchen'),
   doneAt: param('cake.done', '°C', 'Done at the centre', [60, 105], 'formula'),
   bakeFactor: param('bake.factor', 'times', 'This oven and batter against the usual', [0.5, 2], 'oven'),
+  fanFactor: param('oven.fan', 'times', 'What the fan does', [0.8, 2.5], 'oven'),
+  tinOwn: param('tin.own', 'times', 'This tin against its kind', [0.5, 2], 'tin'),
   turnaround: param('turnaround', 's', 'Between two loads', [0, 3600], 'oven'),
   roomTemperature: param('room.temperature', '°C', 'Room', [0, 45], 'kitchen'),
   coolConstant: param('cool.constant', 's', 'Cooling constant', [60, 14400], 'size'),

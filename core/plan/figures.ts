@@ -46,6 +46,8 @@ export class PlanFigures extends Figures {
       known: { param: param.key, of: believed.scopes, keep },
       // What is this run's alone is no other line's.
       key: keep ? believed.key : undefined,
+      ...(believed.belief?.ties ? { ties: believed.belief.ties } : {}),
+      ...(believed.belief ? { tiedAs: `${param.key}@${believed.belief.of}` } : {}),
       expected: believed.belief ? { value: start.value, spread: start.spread } : undefined,
     });
   }

@@ -19,12 +19,10 @@ export const FAN_C = 20;
 export const FAN_FACTOR: Start = { value: 1.4, spread: 0.12, basis: 'typical' };
 
 /** What an oven's air may be off its setting, °C: where nobody has measured it, and where somebody has. */
-export const OVEN_OFFSET: Readonly<Record<'unmeasured' | 'felt' | 'measured' | 'learned', Start>> = {
+export const OVEN_OFFSET: Readonly<Record<'unmeasured' | 'felt' | 'measured', Start>> = {
   unmeasured: { value: 0, spread: 12, basis: 'typical' },
   felt: { value: 0, spread: 8, basis: 'stated' },
   measured: { value: 0, spread: 3, basis: 'measured here' },
-  /** Its factor is learned: what is left is that the factor was learned at other settings. */
-  learned: { value: 0, spread: 1, basis: 'measured here' },
 };
 
 /** What is known of an oven's air before anything is read in it: as stated, felt or measured; K. */
@@ -39,9 +37,6 @@ export const airKnown = ({
     offsetC === null ? OVEN_OFFSET.unmeasured : offsetBy === 'feel' ? OVEN_OFFSET.felt : OVEN_OFFSET.measured;
   return { value: offsetC ?? value, spread, basis };
 };
-
-/** What is left of the doubt of a tin and of a heat at the centre once the formula was baked in that oven. Basis: judgement. */
-export const TRIED_SHARE = 0.25;
 
 /** What the model and one kitchen's batters leave open, as a factor. Basis: residuals of the fit, and typical. */
 export const BAKE_MODEL: Start = { value: 1, spread: 0.11, basis: 'typical' };

@@ -27,8 +27,6 @@ interface Known {
   readonly label: string;
   readonly thing: string;
   readonly learned: Learned;
-  /** Of a thing that was seen itself; else a start for others of its kind. */
-  readonly own: boolean;
 }
 
 /** What this kitchen has learned from its outcomes: each with what it started from, from how many, and a way to change it. */
@@ -40,9 +38,8 @@ export function KnownHere({ kitchen }: { readonly kitchen: KitchenDoc }) {
   const [open, setOpen] = useState<string | null>(null);
   const all = knownOf(kitchen, runs, (of) => thingOf(of, kitchen, docs), now);
   if (all.length === 0) return null;
-  const own = all.filter((one) => one.own);
-  // What is only a start for things of the kind that were never seen stands behind those that were.
-  const kinds = all.filter((one) => !one.own);
+  const known = (by: Learned['by']) => all.filter(({ learned }) => learned.by === by);
+  const [own, others, kinds] = [known('itself'), known('others'), known('kind')];
   const opened = all.find(({ key }) => key === open);
   const row = (known: Known, what: string) => (
     <Row
@@ -66,6 +63,8 @@ export function KnownHere({ kitchen }: { readonly kitchen: KitchenDoc }) {
           {some.map((known) => row(known, known.thing))}
         </View>
       ))}
+      {others.length > 0 ? <Strong>Learned with them, never seen by themselves</Strong> : null}
+      {others.map((known) => row(known, known.thing))}
       {kinds.length > 0 ? <Strong>For others of the kind, until they are used</Strong> : null}
       {kinds.map((known) => row(known, known.thing ? `any other ${known.thing}` : 'any other'))}
       <Sheet
@@ -104,7 +103,8 @@ function knownOf(
             start,
             seen: 0,
             lastAt: at,
-            with: [],
+            by: 'itself',
+            ties: {},
             changedAt: null,
           },
         ],
@@ -114,7 +114,6 @@ function knownOf(
     label: paramOf(one.param)?.label ?? one.param,
     thing: nameOf(one.of),
     learned: one,
-    own: seen.has(keyOf(one)),
   }));
 }
 
@@ -132,11 +131,17 @@ function Row({
   readonly onOpen: () => void;
 }) {
   const { line, inkSoft } = useTokens();
-  const { param, mean, spread, start, seen, lastAt } = learned;
+  const { param, mean, spread, start, seen, lastAt, by } = learned;
   const value = beliefText({ param, mean, spread }, style);
   const first = beliefText({ param, mean: start.value, spread: start.spread }, style);
   const from =
-    seen === 0 ? 'all its batches left out' : seen === 1 ? 'from one batch' : `from ${seen} batches`;
+    by === 'others'
+      ? `with ${seen > 1 ? `${seen} batches` : 'a batch'} that went by it`
+      : seen === 0
+        ? 'all its batches left out'
+        : seen === 1
+          ? 'from one batch'
+          : `from ${seen} batches`;
   return (
     <Tap
       label={`${longName(what, param)}: ${value}, at first ${first}, ${from}. Open it`}
@@ -217,14 +222,21 @@ function OneKnown({
         />
       ) : null}
       <QuietAction title="Say it by hand" onPress={() => setAsking(true)} />
-      <QuietAction
-        title="Begin afresh"
-        label={`Begin afresh: ${label.toLowerCase()}, ${whose}`}
-        onPress={() => {
-          startAfresh(label, param, of);
-          onDone();
-        }}
-      />
+      {learned.by === 'others' ? (
+        <Small soft={false}>
+          No batch tells of it by itself: it is learned with the times and weights that go by it, each by its
+          share.
+        </Small>
+      ) : (
+        <QuietAction
+          title="Begin afresh"
+          label={`Begin afresh: ${label.toLowerCase()}, ${whose}`}
+          onPress={() => {
+            startAfresh(label, param, of);
+            onDone();
+          }}
+        />
+      )}
       <Small>
         Said by hand it stands, whatever batches say; under Kitchen, Numbers, it can be taken back. Begun
         afresh, only batches from now on count: for a new oven of the same name, or another flour.

@@ -10,6 +10,8 @@ const GROUPS: readonly {
     of: {
       'bake.factor': 'baking time',
       'oven.offset': 'above its dial',
+      'oven.fan': 'what its fan does',
+      'tin.own': 'against others of its kind',
       'oven.racks': 'top against bottom',
       'micro.factor': 'microwave time',
     },
@@ -21,6 +23,7 @@ const GROUPS: readonly {
       'cake.density': 'how light it bakes',
       'bowl.lossShare': 'left on bowl and spoon',
       'bake.lossShare': 'loss in baking',
+      'cake.done': 'done at the centre',
     },
   },
   {

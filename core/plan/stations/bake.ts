@@ -22,16 +22,7 @@ import type { KnownFormula, RunContext } from '../context';
 import type { PlanFigures } from '../figures';
 import { BAKE } from './bake.words';
 import { addCooling, type CoolPart } from './cool';
-import {
-  addFirstLook,
-  addOven,
-  addSteams,
-  heatIn,
-  addTurnaround,
-  heatOf,
-  type HeatValues,
-  type OvenPart,
-} from './oven';
+import { addFirstLook, addOven, heatIn, addTurnaround, heatOf, type HeatValues, type OvenPart } from './oven';
 import { shapeVolumeMl, type SideMm } from '../../piece';
 import type { WellPart } from './well';
 
@@ -145,12 +136,13 @@ function addLossMade(f: PlanFigures, loss: Ref<'share'>, { time, tests: [inside]
 /** Oven and first look of one load, and the cake that comes out. */
 export function addBake(f: PlanFigures, run: RunContext, well: WellPart, spec: WellBakeSpec): WellBakePart {
   const { oven, formula, ovenC, liner, racks, half } = spec;
-  const { portion, volume, densities, loss, losing, layer, sides } = well;
+  const { portion, volume, densities, loss, layer, sides } = well;
   const inOven = addOven(f, {
     oven,
     formula,
     ovenC,
     kitchen: run.kitchen,
+    inTin: scopeOf('tin', well.tin.id),
     material: well.tin.material,
     racks,
     liner,
@@ -160,7 +152,7 @@ export function addBake(f: PlanFigures, run: RunContext, well: WellPart, spec: W
     volume,
     batterDensity: densities.batter,
     cakeDensity: densities.cake,
-    loss: addSteams(f, loss, losing.of, losing.start, spec),
+    loss,
     ...sides,
     ...(layer ? { layerMass: layer.mass, layerDensity: layer.density } : {}),
   };

@@ -12,11 +12,9 @@ import {
   FIRST_LOOK_SHARE,
   LINER_FACTOR,
   airKnown,
-  OVEN_OFFSET,
   SECOND_RACK_FACTOR,
   TIN_FACTOR,
   TIN_SPREAD,
-  TRIED_SHARE,
   TURNAROUND,
 } from '../../process/oven.table';
 import type { KnownFormula } from '../context';
@@ -30,6 +28,8 @@ export interface OvenSpec {
   /** The run's still-oven setting, °C; null follows the formula. */
   readonly ovenC: number | null;
   readonly kitchen: KitchenDoc;
+  /** What it bakes in. */
+  readonly inTin: Scope;
   readonly material: TinMaterial;
   /** Two racks are in use. */
   readonly racks: boolean;
@@ -49,6 +49,8 @@ export interface OvenPart {
   readonly done: Ref<'°C'>;
   readonly boiling: Ref<'K'>;
   readonly tin: Ref<'times'>;
+  /** This tin against others of its kind. */
+  readonly ownTin: Ref<'times'>;
   readonly factor: Ref<'times'>;
 }
 
@@ -74,13 +76,13 @@ export function heatOf(v: HeatValues) {
     coefficientFactor: v.fan,
     batterC: v.batter + shift,
     doneC: v.done + shift,
-    factor: v.tin * v.factor,
+    factor: v.tin * v.ownTin * v.factor,
   };
 }
 
 /** The oven, the tin and what they leave open. What belongs to the oven is the same in every bake in it. */
 export function addOven(f: PlanFigures, spec: OvenSpec): OvenPart {
-  const { oven, formula, kitchen, material, racks, liner } = spec;
+  const { oven, formula, kitchen, inTin, material, racks, liner } = spec;
   const method = METHODS[formula.doc.method];
   const inOven = scopeOf('oven', oven.id);
   // What thermometers in it have read, held against what Kitchen says of it.
@@ -92,18 +94,16 @@ export function addOven(f: PlanFigures, spec: OvenSpec): OvenPart {
   const shift = boilingShiftK(kitchen.altitudeM ?? 0);
   const high = Math.abs(shift) >= 0.5;
   const slower = LINER_FACTOR[liner ?? 'paper'];
-  // An oven's factor is learned together with what nobody has measured of its air: that is no doubt of its own any more.
-  const learned = f.beliefs.find(PARAMS.bakeFactor.key, [inOven])?.learned === true;
-  // With this formula in it, nor is what nobody has measured of that.
-  const tried = triedIn(f, oven, formula);
   const offset = f.root({
     id: 'oven.offset',
     words: read ? OVEN.offsetRead : OVEN.offset(measured),
     unit: 'K',
     value: known.value,
-    spread: learned ? Math.min(known.spread, OVEN_OFFSET.learned.spread) : known.spread,
+    spread: known.spread,
     basis: known.basis,
+    known: { param: PARAMS.ovenOffset.key, of: [inOven], keep: PARAMS.ovenOffset.keep },
     key: `${PARAMS.ovenOffset.key}@${inOven}`,
+    ties: read?.ties,
   });
   const dial = dialOf(oven, kitchen);
   const wanted = f.given('oven.wanted', OVEN.wanted, '°C', spec.ovenC ?? formula.doc.ovenC, 'stated');
@@ -127,23 +127,18 @@ export function addOven(f: PlanFigures, spec: OvenSpec): OvenPart {
       { decide: { step: dial === 'C' ? DIAL_STEP : 0, how: 'nearest', said: OVEN.toDial } },
     ),
     offset,
-    fan: f.root({
-      id: 'oven.fan',
-      words: OVEN.fan(oven.fan),
-      unit: 'times',
-      value: oven.fan ? FAN_FACTOR.value : 1,
-      spread: oven.fan && !learned ? FAN_FACTOR.spread : 0,
-      basis: oven.fan ? FAN_FACTOR.basis : 'physics',
-      key: `oven.fan@${inOven}`,
-    }),
+    fan: oven.fan
+      ? f.believe(PARAMS.fanFactor, {
+          label: OVEN.fan(true).label,
+          of: [inOven],
+          start: FAN_FACTOR,
+          sentence: OVEN.fan(true).sentence,
+        })
+      : f.given('oven.fan', OVEN.fan(false), 'times', 1, 'physics'),
     batter: f.believe(PARAMS.batterTemperature, { of: [], start: ROOM, sentence: OVEN.batterTemperature }),
     done: f.believe(PARAMS.doneAt, {
       of: batterScopes(formula),
-      start: {
-        ...method.doneC,
-        value: method.doneC.value - shift,
-        spread: method.doneC.spread * (tried ? TRIED_SHARE : 1),
-      },
+      start: { ...method.doneC, value: method.doneC.value - shift },
       sentence: OVEN.done(method.name, high),
     }),
     boiling: f.root({
@@ -155,48 +150,20 @@ export function addOven(f: PlanFigures, spec: OvenSpec): OvenPart {
       basis: 'physics',
       key: 'altitude.boiling@kitchen',
     }),
-    tin: f.root({
-      id: 'tin.factor',
-      words: OVEN.tin(material, racks, slower),
-      unit: 'times',
-      value: TIN_FACTOR[material] * (racks ? SECOND_RACK_FACTOR : 1) * slower,
-      spread: TIN_SPREAD * (tried ? TRIED_SHARE : 1),
-      basis: 'typical',
+    tin: f.given(
+      'tin.factor',
+      OVEN.tin(material, racks, slower),
+      'times',
+      TIN_FACTOR[material] * (racks ? SECOND_RACK_FACTOR : 1) * slower,
+      'typical',
+    ),
+    ownTin: f.believe(PARAMS.tinOwn, {
+      of: [inTin],
+      start: { value: 1, spread: TIN_SPREAD, basis: 'typical' },
+      sentence: OVEN.ownTin,
     }),
     factor: f.believe(PARAMS.bakeFactor, { of: [inOven], start: BAKE_MODEL, sentence: OVEN.factor }),
   };
-}
-
-/** Whether an oven's factor was learned with this formula in it: then it holds what nobody has measured of that as well. */
-const triedIn = (f: PlanFigures, oven: OvenDoc, formula: KnownFormula): boolean => {
-  const factor = f.beliefs.find(PARAMS.bakeFactor.key, [scopeOf('oven', oven.id)]);
-  return factor?.learned === true && (factor.with ?? []).includes(formula.doc.id);
-};
-
-/**
- * What steams away, as the baking time goes by it. What crumb that was weighed has taught of the loss is no cause of the
- * time: the oven's factor was learned without it, and would count it twice.
- * @param of what the loss belongs to, the most specific first
- */
-export function addSteams(
-  f: PlanFigures,
-  loss: Ref<'share'>,
-  of: readonly Scope[],
-  start: Start,
-  { oven, formula }: Pick<OvenSpec, 'oven' | 'formula'>,
-): Ref<'share'> {
-  const belief = f.beliefs.find(PARAMS.bakeLoss.key, of);
-  const tried = triedIn(f, oven, formula);
-  if (belief ? belief.learned !== true : !tried) return loss;
-  return f.root({
-    id: 'bake.steams',
-    words: OVEN.steams,
-    unit: 'share',
-    value: start.value,
-    spread: start.spread * (tried ? TRIED_SHARE : 1),
-    basis: start.basis,
-    key: `bake.steams@${of[0] ?? 'kitchen'}`,
-  });
 }
 
 /** When to look first, from the baking time and its range. */

@@ -8,10 +8,6 @@ const MATERIAL: Readonly<Record<TinMaterial, string>> = {
 };
 
 export const OVEN = {
-  steams: words(
-    'Steams away, for the time',
-    'What usually does: the oven’s factor was learned by that, and holds the rest.',
-  ),
   wanted: words('Air that is wanted', 'As the formula or this run says, for a still oven.'),
   setting: (fan: boolean, measured: boolean) =>
     words(
@@ -53,6 +49,7 @@ export const OVEN = {
     ),
   done: (method: string, high: boolean) =>
     `Where the crumb of a ${method} cake has set${high ? ', less what water boils lower up here' : ''}.`,
+  ownTin: 'No two tins of a kind take heat up alike; what bakes in this one tells of it.',
   tin: (material: TinMaterial, racks: boolean, slower: number) =>
     words(
       racks ? 'Tin and second rack' : 'Tin',

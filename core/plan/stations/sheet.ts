@@ -13,7 +13,7 @@ import { addDone, atSea, heatSays, type BakePart } from './bake';
 import { addDensities, batterScopes, type Densities } from './batch';
 import { SHEET } from './bake.words';
 import { addCooling, type CoolPart } from './cool';
-import { addFirstLook, addOven, addSteams, heatIn, addTurnaround, heatOf } from './oven';
+import { addFirstLook, addOven, heatIn, addTurnaround, heatOf } from './oven';
 
 export interface SheetSpec {
   readonly sheet: SheetDoc;
@@ -104,6 +104,7 @@ export function addSheetBake(
     formula,
     ovenC,
     kitchen: run.kitchen,
+    inTin: scopeOf('sheet', sheet.id),
     material: sheet.material,
     racks: Math.min(sheet.owned, count.value) > oven.tinsPerRack && oven.racks > 1,
     liner: undefined,
@@ -124,7 +125,7 @@ export function addSheetBake(
         width,
         batterDensity: densities.batter,
         cakeDensity: densities.cake,
-        lossShare: addSteams(f, loss, lossOf(sheet, formula), SHEET_LOSS, spec),
+        lossShare: loss,
         ...heatIn(inOven),
       },
       saysAll(does, heatSays(inOven)),
