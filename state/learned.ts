@@ -1,5 +1,5 @@
 import type { Closed, Evidence, KitchenDoc, RunDoc } from '../core/model/documents';
-import type { Lesson } from '../core/learn';
+import type { Lesson, Taught } from '../core/learn';
 import { withBelief } from '../core/param';
 import { kitchenIn, runIn, runsIn, runKey, KITCHEN_KEY, type Docs } from './documents';
 import { fileOf, usePlanner } from './plans';
@@ -71,14 +71,23 @@ export const startAfresh = (label: string, param: string, of: string): void =>
     change(`${label}: afresh`, { [KITCHEN_KEY]: taught(docs, null, { ...kitchen, anew }, now) });
   });
 
+type Planner = NonNullable<ReturnType<typeof usePlanner.getState>['planner']>;
+/** What all runs taught, for the documents as they stand: many batches ask for it, one after another. */
+let known: { readonly docs: Docs; readonly runs: RunDoc[]; readonly taught: Taught } | null = null;
+
+function taughtIn(docs: Docs, planner: Planner) {
+  if (known?.docs === docs) return known;
+  const runs = runsIn(docs);
+  const lastAt = Math.max(0, ...runs.map(({ closed }) => closed?.at ?? 0));
+  known = { docs, runs, taught: planner.taughtBy(runs, kitchenIn(docs), lastAt) };
+  return known;
+}
+
 /** The lessons of a closed run; null while the planner is not in. */
-export function lessonsFor(
-  run: RunDoc,
-  docs: Docs,
-  planner: ReturnType<typeof usePlanner.getState>['planner'],
-): readonly Lesson[] | null {
+export function lessonsFor(run: RunDoc, docs: Docs, planner: Planner | null): readonly Lesson[] | null {
   if (!planner) return null;
-  return planner.lessonsOf(fileOf(run, docs, 0), runsIn(docs), run.closed?.at ?? 0);
+  const { runs, taught } = taughtIn(docs, planner);
+  return planner.lessonsOf(fileOf(run, docs, 0), runs, run.closed?.at ?? 0, taught);
 }
 
 /** The kitchen with what was said of a thing by hand; taken back, what its batches taught stands there again. */

@@ -11,7 +11,7 @@ import type { ChoreDoes } from '../core/model/choreDoes';
 import { evidenceOf, learn, TENTH } from '../core/learn';
 import { withLearned } from '../core/learn/beliefs';
 import { SEEING } from '../core/learn/learn.table';
-import { kindOf } from '../core/learn/learner';
+import { kindOf } from '../core/learn/mention';
 import type { Belief, Evidence, KitchenDoc, Line, RunDoc, RunFile } from '../core/model/documents';
 import { planWhole, type LinePlan } from '../core/plan';
 import { nextBinderG } from '../core/process/bind';

@@ -2,4 +2,4 @@
 export { planWhole } from '../core/plan/plan';
 export { PlanMemory } from '../core/plan/memory';
 export { rescue } from '../core/bench/rescue';
-export { evidenceOf, lessonsOf, withLearned } from '../core/learn';
+export { evidenceOf, lessonsOf, taughtBy, withLearned } from '../core/learn';

@@ -89,9 +89,8 @@ export interface Move {
  *
  * Ranges: each root is moved to its 10th and its 90th percentile on its own, every figure is computed again along that
  * move, and the moves are combined as independent ones (root of the sum of squares). A root that enters a sum twice is
- * moved in both places at once, so correlations are kept; roots that were learned together are tied as their joint belief has it.
- * Exact for linear sums of independent normal roots; first
- * order otherwise.
+ * moved in both places at once, so correlations are kept; roots that were learned together are tied as their joint belief
+ * has it. Exact for linear sums of normal roots; first order otherwise.
  *
  * What people measured, by figure id, takes the place of a starting value, or of the sum of a figure that may be pinned.
  * Either way it carries no range.
@@ -342,17 +341,15 @@ export class Figures {
   }
 
   private rootNumber(root: Root): number {
-    const { roots, rootByKey, rootByName, ties } = this.ledger;
+    const { roots, rootByKey, rootByName, tied, ties } = this.ledger;
     const known = rootByKey.get(root.key);
     if (known !== undefined) return known;
     const number = roots.push(root) - 1;
     rootByKey.set(root.key, number);
     const name = root.tiedAs ?? root.key;
     if (!rootByName.has(name)) rootByName.set(name, number);
-    if (root.ties || this.ledger.anyTies) {
-      this.ledger.anyTies = true;
-      tie(ties, roots, rootByName, number);
-    }
+    if (root.ties) tied.push(number);
+    if (tied.length > 0) tie(ties, roots, tied, rootByName, number);
     return number;
   }
 

@@ -30,10 +30,11 @@ export class Ledger {
     string,
     { readonly cell: Cell; readonly value: number; readonly spread: number }
   >();
-  /** Numbers of roots by the names that ties have for them, and which are tied. */
+  /** Numbers of roots by the names that ties have for them. */
   readonly rootByName = new Map<string, number>();
+  /** Numbers of the roots that say what they are tied to, and how which are tied. */
+  readonly tied: number[] = [];
   readonly ties: Ties = new Map();
-  anyTies = false;
   readonly moves: Moves = [];
   readonly scratch: Scratch = { roots: [], fingers: [], slopes: [] };
   readonly taken = new Set<string>();

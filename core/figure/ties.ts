@@ -4,10 +4,15 @@ import type { Root } from './root';
 /** Roots whose doubts are tied, by their numbers: each pair stands with the root that was met later, as a correlation. */
 export type Ties = Map<number, Map<number, number>>;
 
-/** Ties of a root that is met for the first time with those that were met before it. */
+/**
+ * Writes down how a root that is met for the first time is tied to those that were met before it.
+ * @param tied numbers of the roots that say what they are tied to
+ * @param numberOf a root's number by the name that ties have for it
+ */
 export function tie(
   ties: Ties,
   roots: readonly Root[],
+  tied: readonly number[],
   numberOf: ReadonlyMap<string, number>,
   number: number,
 ): void {
@@ -21,7 +26,7 @@ export function tie(
   for (const [name, by] of Object.entries(root.ties ?? {})) put(numberOf.get(name), by);
   // Each pair is written with one of the two.
   const name = root.tiedAs ?? root.key;
-  for (let other = 0; other < number; other += 1) put(other, roots[other]?.ties?.[name]);
+  for (const other of tied) put(other, roots[other]?.ties?.[name]);
 }
 
 /** Half the difference of a root's moves in a span; nought where it does not move it. */

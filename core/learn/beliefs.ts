@@ -4,7 +4,7 @@ import type { Evidence } from '../model/evidence';
 import { paramOf, PARAMS, scopeOf } from '../param';
 import { airKnown } from '../process/oven.table';
 import { SEEING } from './learn.table';
-import { learn, TENTH, type Learned } from './learner';
+import { LOOSE, taught, TENTH, type Learned, type Taught } from './learner';
 
 /** The kitchen without what it has learned from outcomes: what was said by hand stays. */
 export const withoutLearned = <K extends Pick<KitchenDoc, 'beliefs'>>(kitchen: K): K => ({
@@ -43,6 +43,13 @@ export function allEvidence(
   });
 }
 
+/** What closed runs teach of a kitchen. */
+export const taughtBy = (
+  runs: readonly Pick<RunDoc, 'closed'>[],
+  kitchen: Pick<KitchenDoc, 'anew' | 'ovens'>,
+  now: number,
+): Taught => taught(allEvidence(runs, kitchen), now);
+
 function toldBy(
   runs: readonly Pick<RunDoc, 'closed'>[],
   { anew = {} }: Pick<KitchenDoc, 'anew'>,
@@ -77,7 +84,7 @@ export function beliefOf(learned: Learned, all: readonly Learned[] = []): Belief
   // What a batch differs by from what was learned is tied to nothing.
   const own = spread > 0 ? learned.spread / spread : 0;
   const tied = Object.entries(ties).flatMap(([key, tie]): [string, number][] => {
-    const other = all.find((one) => keyOf(one) === key);
+    const other = all.find((one) => beliefKey(one) === key);
     const theirs = other ? other.spread / Math.max(other.spread, nextSpread(other)) : 1;
     const by = Math.max(-1, Math.min(1, tie * own * theirs));
     return Math.abs(by) < LOOSE ? [] : [[key, Number(by.toFixed(4))]];
@@ -93,9 +100,9 @@ export function beliefOf(learned: Learned, all: readonly Learned[] = []): Belief
     ...(tied.length > 0 ? { ties: Object.fromEntries(tied) } : {}),
   };
 }
-/** A tie looser than this changes no range. */
-const LOOSE = 0.03;
-const keyOf = ({ param, of }: { readonly param: string; readonly of: string }): string => `${param}@${of}`;
+/** What a belief is of, in one word: its parameter and its thing. */
+export const beliefKey = ({ param, of }: { readonly param: string; readonly of: string }): string =>
+  `${param}@${of}`;
 
 /**
  * The kitchen with what its closed runs teach, and nothing of what they no longer do. What somebody has set by hand stands.
@@ -107,8 +114,8 @@ export function withLearned(
   now: number,
 ): KitchenDoc {
   const { beliefs } = withoutLearned(kitchen);
-  const stated = new Set(beliefs.map(keyOf));
-  const all = learn(allEvidence(runs, kitchen), now);
-  const learned = all.filter((one) => !stated.has(keyOf(one))).map((one) => beliefOf(one, all));
+  const stated = new Set(beliefs.map(beliefKey));
+  const { learned: all } = taughtBy(runs, kitchen, now);
+  const learned = all.filter((one) => !stated.has(beliefKey(one))).map((one) => beliefOf(one, all));
   return { ...kitchen, beliefs: [...beliefs, ...learned] };
 }

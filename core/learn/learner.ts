@@ -2,6 +2,18 @@ import type { Evidence } from '../model/evidence';
 import { Joint, type Weighed } from './joint';
 import { CHANGED, FADES_A_YEAR, KIND_SHARE, SEEING, SLIPS, SLIP_TIMES, type Seeing } from './learn.table';
 import { meetBounds, meetMeasure, type Normal } from './meet';
+import {
+  canTell,
+  keyOf,
+  kindOf,
+  lastOf,
+  mentionsOf,
+  offOf,
+  scaled,
+  spreadOf,
+  thingOf,
+  type Mention,
+} from './mention';
 
 /** What the outcomes so far teach of one parameter of one thing, or of all things of its kind. */
 export interface Learned {
@@ -28,15 +40,10 @@ export const TENTH = 1.2816;
 const YEAR_MS = 365 * 86_400_000;
 /** Only so many outcomes are needed to see that a thing is another one. */
 const RECENT = 3;
-/**
- * So many of a thing's last outcomes say all that there is to say of it: each more moves it by less than a hundredth of
- * its noise, and what is older has faded.
- */
-const LAST = 60;
 /** Of an outcome that goes by several things, one that makes up so much of its doubt was learned of by it. */
 const TAUGHT = 0.05;
-/** A tie looser than this changes no range. */
-const LOOSE = 0.03;
+/** A tie looser than this changes no range that is shown. */
+export const LOOSE = 0.08;
 /** What became surer by less than this, and moved by less than a tenth of its spread, is as it was. */
 const SURER = 0.03;
 const MOVED = 0.1;
@@ -49,7 +56,17 @@ const MOVED = 0.1;
  * @param evidence of any order; what is not taken to heart is left out
  * @param now ms since the epoch
  */
-export function learn(evidence: readonly Evidence[], now: number): Learned[] {
+export const learn = (evidence: readonly Evidence[], now: number): Learned[] => taught(evidence, now).learned;
+
+/** What a kitchen has learned, and what it took each thing to be just before each outcome of it. */
+export interface Taught {
+  readonly learned: Learned[];
+  /** By the id of the outcome; of each thing's last ones only. */
+  readonly before: ReadonlyMap<string, Pick<Learned, 'mean' | 'spread'>>;
+}
+
+/** The same as `learn`, with how it came about. */
+export function taught(evidence: readonly Evidence[], now: number): Taught {
   const all = evidence
     .filter((one) => one.taken === 'yes' && canTell(one))
     .sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
@@ -57,49 +74,12 @@ export function learn(evidence: readonly Evidence[], now: number): Learned[] {
   const anew = new Map<string, string>();
   for (;;) {
     // Each thing that is found to be another one is known to be so from the start of the next pass.
-    const kitchen = new Kitchen(some, anew);
+    const kitchen = new Kitchen(some, before, anew);
     const found = kitchen.meetAll(some);
-    if (!found || anew.has(found.at)) return kitchen.told(now, before);
+    if (!found || anew.has(found.at)) return { learned: kitchen.told(now), before: kitchen.before };
     anew.set(found.at, found.thing);
   }
 }
-
-/** The last outcomes of every thing, in order, and how many came before them, by thing. */
-function lastOf(all: readonly Evidence[]): {
-  readonly some: readonly Evidence[];
-  readonly before: ReadonlyMap<string, number>;
-} {
-  const counts = new Map<string, number>();
-  const some: Evidence[] = [];
-  for (let i = all.length - 1; i >= 0; i -= 1) {
-    const one = all[i];
-    if (!one) continue;
-    const n = (counts.get(keyOf(one)) ?? 0) + 1;
-    counts.set(keyOf(one), n);
-    if (n <= LAST) some.push(one);
-  }
-  return {
-    some: some.reverse(),
-    before: new Map([...counts].map(([key, n]) => [key, Math.max(0, n - LAST)])),
-  };
-}
-
-/** A parameter of a thing, as an outcome mentions it. */
-type Mention = Pick<Evidence, 'param' | 'of' | 'start'>;
-
-/** Whether it can be read at all: a file may hold anything, and of a factor of nothing there is no logarithm. */
-function canTell({ param, start }: Mention): boolean {
-  const seeing = SEEING[param];
-  return seeing !== undefined && start.spread > LEAST && (seeing.on === 'plain' || start.value > LEAST);
-}
-const LEAST = 1e-6;
-
-/** What an outcome belongs to by itself, and what it shares that with. */
-const thingOf = ({ of }: Pick<Evidence, 'of'>): string => of[0] ?? 'kitchen';
-/** The widest that is not the whole kitchen: a tin with two batters in turn is one thing of its size, not one of each. */
-export const kindOf = ({ of }: Pick<Evidence, 'of'>): string =>
-  of.length > 2 ? (of.filter((one) => one !== 'kitchen').at(-1) ?? 'kitchen') : (of[1] ?? of[0] ?? 'kitchen');
-const keyOf = (one: Pick<Evidence, 'param' | 'of'>): string => `${one.param}@${thingOf(one)}`;
 
 /** All things of a kind: what they have in common, and how much of each is its own. */
 interface Kind {
@@ -144,9 +124,16 @@ class Kitchen {
   /** What only its own readings move: an oven's air, by which the dial is set. */
   private readonly held = new Set<number>();
 
-  /** @param anew things that are another one since, by the id of the first outcome of the other */
+  /** What each thing was taken to be just before an outcome of it, by the outcome's id. */
+  readonly before = new Map<string, Pick<Learned, 'mean' | 'spread'>>();
+
+  /**
+   * @param earlier how many outcomes of each thing came before these
+   * @param anew things that are another one since, by the id of the first outcome of the other
+   */
   constructor(
     some: readonly Evidence[],
+    private readonly earlier: ReadonlyMap<string, number>,
     private readonly anew: ReadonlyMap<string, string>,
   ) {
     const alone = new Map<string, boolean>();
@@ -219,6 +206,8 @@ class Kitchen {
       other.lastAt = one.at;
     }
     thing.start = one.start;
+    const { mean, spread } = this.toldOf(thing, this.joint.expected(thing.parts));
+    this.before.set(one.id, { mean, spread });
     const sum = this.sumOf(one);
     const before = this.joint.expected(sum);
     thing.seen += 1;
@@ -308,15 +297,19 @@ class Kitchen {
     return 0;
   }
 
-  told(now: number, earlier: ReadonlyMap<string, number>): Learned[] {
+  /** From how many outcomes a thing is known: of itself, or else of what went by it. */
+  private seenOf({ kind, of, itself, seen, beside, changedAt }: Thing): number {
+    if (!itself) return beside;
+    return seen + (changedAt === null ? (this.earlier.get(`${kind.param}@${of}`) ?? 0) : 0);
+  }
+
+  told(now: number): Learned[] {
     for (const thing of this.things.values()) this.fade(thing, now);
     const known = [...this.things.values()].filter((thing) => thing.itself || this.surer(thing));
     const out = known.map((thing, i): Learned => ({
       ...this.toldOf(thing, this.joint.expected(thing.parts)),
       of: thing.of,
-      seen: thing.itself
-        ? thing.seen + (thing.changedAt === null ? (earlier.get(`${thing.kind.param}@${thing.of}`) ?? 0) : 0)
-        : thing.beside,
+      seen: this.seenOf(thing),
       by: thing.itself ? 'itself' : 'others',
       ties: this.tiesOf(thing, known.slice(i + 1), known),
       changedAt: thing.changedAt,
@@ -331,11 +324,7 @@ class Kitchen {
       out.push({
         ...this.toldOf(last, { ...common, variance: common.variance + kind.own }),
         of: kind.of,
-        seen: seen.reduce(
-          (sum, one) =>
-            sum + one.seen + (one.changedAt === null ? (earlier.get(`${kind.param}@${one.of}`) ?? 0) : 0),
-          0,
-        ),
+        seen: seen.reduce((sum, one) => sum + this.seenOf(one), 0),
         by: 'kind',
         ties: {},
         changedAt: null,
@@ -374,23 +363,3 @@ class Kitchen {
   }
 }
 const NONE: ReadonlySet<number> = new Set();
-
-/** All that an outcome is about: its parameter, and what else its figure rests on. */
-const mentionsOf = (one: Evidence): readonly Mention[] => [one, ...(one.beside ?? []).filter(canTell)];
-
-/** The spread of a start on the scale on which it is learned. */
-const spreadOf = ({ value, spread }: Evidence['start'], { on }: Seeing): number =>
-  on === 'log' ? spread / value : spread;
-
-/** A value as its difference from the start, on the scale on which it is learned. */
-const scaled = (value: number, start: Evidence['start'], { on }: Seeing): number =>
-  on === 'log' ? Math.log(Math.max(1e-9, value) / start.value) : value - start.value;
-
-/** How far an outcome lies off what was expected, in its own standard deviations; 0 where a look only bounds it from the far side. */
-function offOf([low, high]: readonly [number | null, number | null], mean: number, noise: number): number {
-  if (low !== null && high !== null)
-    return ((low + high) / 2 - mean) / Math.hypot(noise, (high - low) / Math.sqrt(12));
-  if (low !== null && mean < low) return (low - mean) / noise;
-  if (high !== null && mean > high) return (high - mean) / noise;
-  return 0;
-}

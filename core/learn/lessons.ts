@@ -1,12 +1,20 @@
-import type { Belief, Closed, KitchenDoc, RunDoc, RunFile } from '../model/documents';
+import type { Belief, KitchenDoc, RunDoc, RunFile } from '../model/documents';
 import type { Evidence } from '../model/evidence';
 import { stageWords } from '../process/stages';
 import { paramOf, PARAMS, scopeParts } from '../param';
 import { gramsText, planWhole, type LinePlan, type RunPlan } from '../plan';
-import { allEvidence, beliefOf, withoutLearned } from './beliefs';
+import type { Unit } from '../figure';
+import { beliefKey, beliefOf, taughtBy, withoutLearned } from './beliefs';
 import { formatDuration, join } from '../quantity';
-import { learn, type Learned } from './learner';
+import type { Learned, Taught } from './learner';
+import { keyOf } from './mention';
 import { LESSON } from './lessons.words';
+
+/** A value with half the width of its range. */
+interface Amount {
+  readonly mean: number;
+  readonly spread: number;
+}
 
 /** What one run taught of one thing. Its words hold measures in braces. */
 export interface Lesson {
@@ -15,9 +23,13 @@ export interface Lesson {
   /** Evidence of the run that it rests on. */
   readonly evidence: readonly string[];
   readonly taken: Evidence['taken'];
-  /** What is learned of it by now, with this run if it is taken to heart; and where it stood without this run. */
-  readonly now: Learned;
-  readonly before: { readonly mean: number; readonly spread: number };
+  /** What it is told of: a figure of the plan, or the parameter itself. */
+  readonly of: { readonly label: string; readonly unit: Unit };
+  /** What that is by now, from how many outcomes; what it was just before this run; and at first. */
+  readonly now: Amount & { readonly seen: number };
+  /** Null for a run so far back that it no longer counts by itself. */
+  readonly was: Amount | null;
+  readonly first: Amount;
 }
 
 type File = Pick<RunFile, 'run' | 'formulas' | 'kitchen'>;
@@ -29,21 +41,24 @@ const TOLD = 3;
 const LESS: ReadonlySet<string> = new Set([PARAMS.workPace.key, PARAMS.portionScatter.key]);
 
 /**
- * The lessons of a closed run that matter most: by how much each moves what was believed, against how sure that was.
+ * The lessons of a closed run that matter most: by how much each moved what was believed, against how sure that was.
  * @param runs all runs of the kitchen, this one among them
  * @param now ms since the epoch
+ * @param known what all runs have taught by then, where somebody has worked it out
  */
-export function lessonsOf(file: File, runs: readonly RunDoc[], now: number): Lesson[] {
+export function lessonsOf(
+  file: File,
+  runs: readonly RunDoc[],
+  now: number,
+  known: Taught = taughtBy(runs, file.kitchen, now),
+): Lesson[] {
   const { run, kitchen } = file;
   const own = run.closed?.evidence ?? [];
   if (own.length === 0) return [];
-  const taken = own.map((one): Evidence => ({ ...one, taken: 'yes' }));
-  const before = runs.filter(({ id }) => id !== run.id);
-  const without = learn(allEvidence(before, kitchen), now);
-  const withIt = learn(
-    allEvidence([...before, { closed: { ...run.closed, evidence: taken } as Closed }], kitchen),
-    now,
-  );
+  // What waits or is refused is told as it would be.
+  const { learned, before } = own.every(({ taken }) => taken === 'yes')
+    ? known
+    : taughtBy(allTaken(runs, run.id), kitchen, now);
   // The plan as it will be, with all of it taken to heart; and as it would be had nothing ever been learned.
   const plans = (of: KitchenDoc) =>
     planWhole({
@@ -51,31 +66,50 @@ export function lessonsOf(file: File, runs: readonly RunDoc[], now: number): Les
       run: { ...run, lines: run.lines.map((line) => ({ ...line, measured: {} })), log: [], closed: null },
       kitchen: of,
     });
-  const whole = plans({ ...kitchen, beliefs: believed(kitchen, withIt) });
-  const first = plans(withoutLearned(kitchen));
+  const whole = plans({ ...kitchen, beliefs: believed(kitchen, learned) });
+  const fresh = plans(withoutLearned(kitchen));
   const byThing = new Map<string, Evidence[]>();
   for (const one of own) {
-    const key = `${one.param}@${one.of[0] ?? ''}`;
+    const key = keyOf(one);
     byThing.set(key, [...(byThing.get(key) ?? []), one]);
   }
   return [...byThing]
     .flatMap(([key, some]): (Lesson & { readonly weight: number })[] => {
       const [one] = some;
-      const found = withIt.find(({ param, of }) => `${param}@${of}` === key);
+      const found = learned.find((other) => beliefKey(other) === key);
       if (!one || !found) return [];
-      const old = without.find(({ param, of }) => `${param}@${of}` === key);
-      const before = old ?? { mean: one.start.value, spread: one.start.spread };
-      const moved = Math.abs(found.mean - before.mean) / Math.max(before.spread, 1e-9);
+      const was = before.get(one.id) ?? null;
+      const moved = was ? Math.abs(found.mean - was.mean) / Math.max(was.spread, 1e-9) : 0;
       const weight = moved * (LESS.has(one.param) ? 0.5 : 1);
-      const lineOf = ({ lines }: RunPlan) => lines.find(({ line }) => line.id === one.lineId);
+      const planned = planOf(whole, one.lineId);
+      const reckoned = planOf(fresh, one.lineId);
+      const times =
+        TIMES.has(one.param) && planned?.parts.clocked && reckoned?.parts.clocked
+          ? { now: planned.parts.clocked, first: reckoned.parts.clocked }
+          : null;
       return [
         {
           key,
-          words: sentences(found, lineOf(whole), lineOf(first), kitchen),
+          words: sentences(found, planned, times, kitchen),
           evidence: some.map(({ id }) => id),
           taken: one.taken,
-          now: found,
-          before: { mean: before.mean, spread: before.spread },
+          // Its time is what a baker goes by: the oven's share of it, and what batter and tin have to do with it, together.
+          ...(times
+            ? {
+                of: { label: times.now.time.label, unit: 's' as const },
+                now: { ...amountOf(times.now.time), seen: found.seen },
+                was: null,
+                first: amountOf(times.first.time),
+              }
+            : {
+                of: {
+                  label: paramOf(one.param)?.label ?? one.param,
+                  unit: paramOf(one.param)?.unit ?? 'times',
+                },
+                now: { mean: found.mean, spread: found.spread, seen: found.seen },
+                was,
+                first: { mean: found.start.value, spread: found.start.spread },
+              }),
           weight,
         },
       ];
@@ -84,36 +118,65 @@ export function lessonsOf(file: File, runs: readonly RunDoc[], now: number): Les
     .slice(0, TOLD);
 }
 
+/** Parameters that are told by the baking time which they make. */
+const TIMES: ReadonlySet<string> = new Set([PARAMS.bakeFactor.key, PARAMS.microFactor.key]);
+
+const amountOf = ({ value, low, high }: { value: number; low: number; high: number }): Amount => ({
+  mean: value,
+  spread: (high - low) / 2,
+});
+
+/** The runs with all that one of them says taken to heart. */
+const allTaken = (runs: readonly RunDoc[], id: string): Pick<RunDoc, 'closed'>[] =>
+  runs.map(({ id: of, closed }) =>
+    of === id && closed
+      ? {
+          closed: {
+            ...closed,
+            evidence: (closed.evidence ?? []).map((one): Evidence => ({ ...one, taken: 'yes' })),
+          },
+        }
+      : { closed },
+  );
+
+function planOf({ lines }: RunPlan, lineId: string): LinePlan | null {
+  const found = lines.find(({ line }) => line.id === lineId);
+  return found?.planned ? found : null;
+}
+
 /** What the kitchen would hold with these learned: all else of it as it is, and what somebody said by hand before all. */
 function believed({ beliefs }: KitchenDoc, learned: readonly Learned[]): Belief[] {
-  const keyOf = ({ param, of }: { readonly param: string; readonly of: string }) => `${param}@${of}`;
-  const anew = new Set(learned.map(keyOf));
-  const stands = beliefs.filter((one) => !one.learned || !anew.has(keyOf(one)));
-  const said = new Set(stands.map(keyOf));
-  return [...stands, ...learned.filter((one) => !said.has(keyOf(one))).map((one) => beliefOf(one, learned))];
+  const said = new Set(beliefs.filter((one) => !one.learned).map(beliefKey));
+  const stands = beliefs.filter((one) => !one.learned);
+  return [
+    ...stands,
+    ...learned.filter((one) => !said.has(beliefKey(one))).map((one) => beliefOf(one, learned)),
+  ];
 }
+
+type Clocked = NonNullable<LinePlan['parts']['clocked']>;
 
 function sentences(
   { param, of, mean, start, changedAt }: Learned,
-  planned: RunPlan['lines'][number] | undefined,
-  reckoned: RunPlan['lines'][number] | undefined,
+  plan: LinePlan | null,
+  times: { readonly now: Clocked; readonly first: Clocked } | null,
   kitchen: KitchenDoc,
 ): string[] {
-  const plan = planned?.planned ? planned : null;
-  const fresh = reckoned?.planned ? reckoned.parts.clocked : null;
   const factor = mean / start.value;
   const out: string[] = [...(changedAt === null ? [] : [LESSON.changed])];
-  const clocked = plan?.parts.clocked;
   switch (param) {
     case PARAMS.bakeFactor.key:
     case PARAMS.microFactor.key:
-      // Its time is what a baker goes by: the oven's share of it, and what batter and tin have to do with it, together.
       out.unshift(
-        LESSON.oven(nameOf(of, kitchen), clocked && fresh ? clocked.time.value / fresh.time.value : factor),
+        LESSON.oven(nameOf(of, kitchen), times ? times.now.time.value / times.first.time.value : factor),
       );
-      if (clocked && fresh)
+      if (times)
         out.push(
-          LESSON.from(told(clocked.time.value), told(fresh.time.value), told(clocked.firstLook.value)),
+          LESSON.from(
+            told(times.now.time.value),
+            told(times.first.time.value),
+            told(times.now.firstLook.value),
+          ),
         );
       return out;
     case PARAMS.ovenOffset.key:

@@ -2,7 +2,6 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import type { Lesson } from '../../core/learn';
 import type { RunDoc } from '../../core/model/documents';
-import { paramOf } from '../../core/param';
 import { inStyle } from '../../core/quantity';
 import { breath } from '../../state/breath';
 import { lessonsFor, takeLesson } from '../../state/learned';
@@ -11,7 +10,7 @@ import { useDocuments, useNumberStyle } from '../../state/store';
 import { Chip, Chips } from '../../ui/actions';
 import { Small, Strong } from '../../ui/text';
 import { space, useTokens } from '../../ui/theme';
-import { beliefText } from './beliefText';
+import { amountText } from './beliefText';
 
 const TAKEN = [
   ['yes', 'From now on'],
@@ -48,13 +47,13 @@ export function Lessons({ run }: { readonly run: RunDoc }) {
 function OneLesson({ run, lesson }: { readonly run: RunDoc; readonly lesson: Lesson }) {
   const style = useNumberStyle();
   const { line } = useTokens();
-  const { now, before, words, taken } = lesson;
-  const shown = (mean: number, spread: number) => beliefText({ param: now.param, mean, spread }, style);
+  const { of, now, was, first, words, taken } = lesson;
+  const shown = (amount: typeof first) => amountText(amount, of.unit, style);
   return (
     <View style={{ gap: space(1), borderLeftWidth: 3, borderLeftColor: line, paddingLeft: space(2) }}>
       <Strong style={{ fontSize: 19, lineHeight: 26 }}>{inStyle(words.join(' '), style)}</Strong>
       <Small soft={false}>
-        {`${paramOf(now.param)?.label ?? now.param}: ${shown(now.mean, now.spread)}, was ${shown(before.mean, before.spread)}; from ${now.seen === 1 ? 'one batch' : `${now.seen} batches`}.`}
+        {`${of.label}: ${shown(now)}, ${was ? `was ${shown(was)}` : `at first ${shown(first)}`}; from ${now.seen === 1 ? 'one batch' : `${now.seen} batches`}.`}
       </Small>
       <Chips label={`What becomes of it: ${words[0] ?? ''}`}>
         {TAKEN.map(([id, title]) => (
