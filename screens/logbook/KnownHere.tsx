@@ -39,7 +39,13 @@ export function KnownHere({ kitchen }: { readonly kitchen: KitchenDoc }) {
   const all = knownOf(kitchen, runs, (of) => thingOf(of, kitchen, docs), now);
   if (all.length === 0) return null;
   const known = (by: Learned['by']) => all.filter(({ learned }) => learned.by === by);
-  const [own, others, kinds] = [known('itself'), known('others'), known('kind')];
+  const [own, kinds] = [known('itself'), known('kind')];
+  // What still reads as it began is nothing to tell.
+  const others = known('others').filter(
+    ({ learned: { param, mean, start } }) =>
+      beliefText({ param, mean, spread: 0 }, style) !==
+      beliefText({ param, mean: start.value, spread: 0 }, style),
+  );
   const opened = all.find(({ key }) => key === open);
   const row = (known: Known, what: string) => (
     <Row
@@ -54,8 +60,9 @@ export function KnownHere({ kitchen }: { readonly kitchen: KitchenDoc }) {
   return (
     <Card title="What this kitchen has learned">
       <Small soft={false}>
-        Every plan uses it. A plan’s range is what is left of the doubt, and what one batch differs from the
-        next.
+        Every plan uses it. A baking time goes by several of these together: the oven’s, the tin’s, the
+        batter’s, what bakes off. A plan’s range is what is left of the doubt, and what one batch differs from
+        the next.
       </Small>
       {grouped(own, ({ learned }) => learned.param).map(({ title, some }) => (
         <View key={title} style={{ gap: space(0.5) }}>
@@ -63,7 +70,7 @@ export function KnownHere({ kitchen }: { readonly kitchen: KitchenDoc }) {
           {some.map((known) => row(known, known.thing))}
         </View>
       ))}
-      {others.length > 0 ? <Strong>Learned with them, never seen by themselves</Strong> : null}
+      {others.length > 0 ? <Strong>Learned together with those above</Strong> : null}
       {others.map((known) => row(known, known.thing))}
       {kinds.length > 0 ? <Strong>For others of the kind, until they are used</Strong> : null}
       {kinds.map((known) => row(known, known.thing ? `any other ${known.thing}` : 'any other'))}
@@ -136,7 +143,7 @@ function Row({
   const first = beliefText({ param, mean: start.value, spread: start.spread }, style);
   const from =
     by === 'others'
-      ? `with ${seen > 1 ? `${seen} batches` : 'a batch'} that went by it`
+      ? `from ${seen > 1 ? `${seen} batches` : 'a batch'} with a figure that rests on it`
       : seen === 0
         ? 'all its batches left out'
         : seen === 1
@@ -224,8 +231,7 @@ function OneKnown({
       <QuietAction title="Say it by hand" onPress={() => setAsking(true)} />
       {learned.by === 'others' ? (
         <Small soft={false}>
-          No batch tells of it by itself: it is learned with the times and weights that go by it, each by its
-          share.
+          Nobody measures it by itself. Each baking time or weight that rests on it tells a share of it.
         </Small>
       ) : (
         <QuietAction
@@ -238,8 +244,10 @@ function OneKnown({
         />
       )}
       <Small>
-        Said by hand it stands, whatever batches say; under Kitchen, Numbers, it can be taken back. Begun
-        afresh, only batches from now on count: for a new oven of the same name, or another flour.
+        Said by hand it stands, whatever batches say; under Kitchen, Numbers, it can be taken back.
+        {learned.by === 'others'
+          ? ''
+          : ' Begun afresh, only batches from now on count: for a new oven of the same name, or another flour.'}
       </Small>
       <NumberSheet
         ask={
